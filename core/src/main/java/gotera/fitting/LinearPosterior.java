@@ -1,0 +1,74 @@
+package gotera.fitting;
+
+import org.hipparchus.linear.Array2DRowRealMatrix;
+import org.hipparchus.linear.ArrayRealVector;
+import org.hipparchus.linear.CholeskyDecomposition;
+import org.hipparchus.linear.RealMatrix;
+import org.hipparchus.linear.RealVector;
+
+/**
+ * Answer to a {@link LinearProblem}: exact posterior moments and the evidence for the design.
+ *
+ * <p>The uncut posterior is normal with information H = XᵀWX + diag(0, …, 1/s²). Cutting the last
+ * coefficient at zero changes its moments to those of a truncated normal; the others follow through
+ * their regression on it. The evidence is that of the uncut model times twice the probability that
+ * the last coefficient is positive. A Laplace approximation at the edge would fail when few
+ * observations leave the last coefficient open (Gelman et al., Bayesian Data Analysis, 3rd edition,
+ * sections 13.3 and 14.2, for the ingredients).
+ *
+ * @param mean posterior means of the coefficients
+ * @param covariance posterior covariance of the coefficients
+ * @param logEvidence log probability of the observations, up to a constant common to all designs of
+ *     the same observations
+ */
+public record LinearPosterior(double[] mean, double[][] covariance, double logEvidence) {
+
+  /** Solves the problem. */
+  public static LinearPosterior of(LinearProblem problem) {
+    int k = problem.columns().length;
+    RealMatrix information = new Array2DRowRealMatrix(k, k);
+    RealVector right = new ArrayRealVector(k);
+    double square = accumulate(problem, information, right);
+    double s = problem.lastScale();
+    information.addToEntry(k - 1, k - 1, 1 / (s * s));
+    CholeskyDecomposition cholesky = new CholeskyDecomposition(information, 1e-9, 0);
+    RealVector mean = cholesky.getSolver().solve(right);
+    RealMatrix covariance = cholesky.getSolver().getInverse();
+    double logEvidence =
+        -0.5 * (square - right.dotProduct(mean))
+            - 0.5 * Math.log(cholesky.getDeterminant())
+            - Math.log(s);
+    if (!problem.lastPositive()) {
+      return new LinearPosterior(mean.toArray(), covariance.getData(), logEvidence);
+    }
+    double last = mean.getEntry(k - 1);
+    double variance = covariance.getEntry(k - 1, k - 1);
+    TruncatedNormal cut = TruncatedNormal.positive(last, Math.sqrt(variance));
+    RealVector slope = covariance.getColumnVector(k - 1).mapDivide(variance);
+    RealMatrix narrowed =
+        covariance.subtract(slope.outerProduct(slope).scalarMultiply(variance - cut.variance()));
+    return new LinearPosterior(
+        mean.add(slope.mapMultiply(cut.mean() - last)).toArray(),
+        narrowed.getData(),
+        logEvidence + Math.log(2) + cut.logMass());
+  }
+
+  /** Fills XᵀWX and XᵀWy; returns yᵀWy. */
+  private static double accumulate(
+      LinearProblem problem, RealMatrix information, RealVector right) {
+    double[][] x = problem.columns();
+    double square = 0;
+    for (int i = 0; i < problem.observed().length; i++) {
+      double w = 1 / (problem.sd()[i] * problem.sd()[i]);
+      double y = problem.observed()[i];
+      square += w * y * y;
+      for (int a = 0; a < x.length; a++) {
+        right.addToEntry(a, w * x[a][i] * y);
+        for (int b = 0; b < x.length; b++) {
+          information.addToEntry(a, b, w * x[a][i] * x[b][i]);
+        }
+      }
+    }
+    return square;
+  }
+}

@@ -1,0 +1,78 @@
+package gotera.pressure;
+
+import gotera.fitting.LinearPosterior;
+import gotera.fitting.Mixture;
+import gotera.pressure.law.LeakLaw;
+import java.util.ArrayList;
+import java.util.List;
+
+/** The fitted curve as pressures with a band, for drawing. */
+public final class FittedCurve {
+  private static final int POINTS = 60;
+  private static final double NINETY_FIVE = 1.96;
+
+  private FittedCurve() {}
+
+  /**
+   * A point of the fitted curve.
+   *
+   * @param seconds time on the trace's clock (s)
+   * @param gauge fitted gauge pressure (kPa)
+   * @param halfWidth half width of the 95 % band of the curve (kPa)
+   */
+  public record Point(double seconds, double gauge, double halfWidth) {}
+
+  static List<Point> of(
+      gotera.pressure.trace.Trace window,
+      Blocks blocks,
+      RateEstimator.Medium medium,
+      LeakLaw law,
+      Mixture mixture,
+      double[] taus,
+      double pumped,
+      double inflation,
+      HoldConditions conditions) {
+    double first = window.seconds(0);
+    double last = window.seconds(window.size() - 1);
+    List<Point> points = new ArrayList<>();
+    double driven = 0;
+    double before = first;
+    double gauge = blocks.gauge()[0];
+    double rated = conditions.rated().kilopascals();
+    for (int i = 0; i <= POINTS; i++) {
+      double t = first + (last - first) * i / POINTS;
+      driven += law.share(gauge, rated) * (t - before) / 60;
+      before = t;
+      double mean = 0;
+      double square = 0;
+      for (int j = 0; j < taus.length; j++) {
+        double settled = RateEstimator.settling(new double[] {t}, pumped, taus[j])[0];
+        double[] row = {1, driven, settled};
+        LinearPosterior part = mixture.parts().get(j);
+        double value = dot(row, part.mean());
+        mean += mixture.weights()[j] * value;
+        square += mixture.weights()[j] * (variance(row, part.covariance()) + value * value);
+      }
+      double sd = Math.sqrt(Math.max(0, square - mean * mean) * inflation);
+      gauge = medium.gauge(t, mean);
+      points.add(new Point(t, gauge, NINETY_FIVE * sd / medium.perKilopascal(t, gauge)));
+    }
+    return points;
+  }
+
+  private static double dot(double[] a, double[] b) {
+    double sum = 0;
+    for (int i = 0; i < a.length; i++) {
+      sum += a[i] * b[i];
+    }
+    return sum;
+  }
+
+  private static double variance(double[] row, double[][] covariance) {
+    double sum = 0;
+    for (int i = 0; i < row.length; i++) {
+      sum += row[i] * dot(covariance[i], row);
+    }
+    return sum;
+  }
+}

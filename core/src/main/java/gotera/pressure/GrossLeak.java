@@ -1,0 +1,55 @@
+package gotera.pressure;
+
+import gotera.pressure.trace.Trace;
+import gotera.quantity.AbsolutePressure;
+import gotera.uncertainty.DecisionLimits;
+import java.util.OptionalDouble;
+
+/**
+ * A leak so large that 80 % of the rated pressure cannot be reached, or not kept for 20 s (our
+ * judgement, untested). It has no rate, but a lower bound: C·|dp/dt| over the fall.
+ */
+final class GrossLeak {
+  private static final double SHARE = 0.8;
+  private static final double KEPT = 20; // s
+
+  private GrossLeak() {}
+
+  /** The lower bound (mL/min), if the leak is gross and the fall was seen. */
+  static OptionalDouble lowerBound(Trace trace, Trace window, HoldConditions conditions) {
+    if (window.size() < 2) {
+      return OptionalDouble.empty();
+    }
+    double needed = SHARE * conditions.rated().kilopascals();
+    boolean reached = trace.highest().orElse(0.0) >= needed;
+    if (reached && kept(window, needed)) {
+      return OptionalDouble.empty();
+    }
+    double noise = conditions.gauge().noise() * Math.sqrt(2);
+    double dry = window.gauge(0) + conditions.atmosphere().kilopascals();
+    double compliance = conditions.airAndHoses().total(new AbsolutePressure(dry));
+    double least =
+        compliance
+            * Math.max(0, 1 - DecisionLimits.K * conditions.airAndHoses().relativeUncertainty());
+    double bound = 0;
+    for (int i = 1; i < window.size(); i++) {
+      double fall = window.gauge(0) - window.gauge(i) - DecisionLimits.K * noise;
+      double minutes = (window.seconds(i) - window.seconds(0)) / 60;
+      bound = Math.max(bound, least * fall / minutes);
+    }
+    // a pressure that is low but stays is a hold at too low a pressure, not a gross leak
+    return bound > conditions.acceptance().limit()
+        ? OptionalDouble.of(bound)
+        : OptionalDouble.empty();
+  }
+
+  private static boolean kept(Trace window, double needed) {
+    double start = window.seconds(0);
+    for (int i = 0; i < window.size() && window.seconds(i) - start <= KEPT; i++) {
+      if (window.gauge(i) < needed) {
+        return false;
+      }
+    }
+    return true;
+  }
+}

@@ -1,0 +1,43 @@
+package gotera.pressure;
+
+import gotera.pressure.trace.Trace;
+import gotera.pressure.trace.TraceEvent;
+
+/**
+ * The part of a trace that is the hold: chosen by the user, or from the moment the valve was last
+ * shut (else the end of pumping, else the first reading) to the first draw or release after it.
+ *
+ * <p>Pumped-in air is warm for some seconds and its cooling looks like a loss. So the first {@value
+ * #AIR_COOLS} seconds are left out where enough readings remain (our judgement, untested); with few
+ * readings by hand each one is needed, and the settling of the model takes it up.
+ */
+final class HoldWindow {
+  private static final double AIR_COOLS = 20; // s
+  private static final int ENOUGH = 10; // readings
+
+  private HoldWindow() {}
+
+  static Trace of(Trace trace, HoldConditions conditions) {
+    if (conditions.window().isPresent()) {
+      return trace.between(conditions.window().get().from(), conditions.window().get().to());
+    }
+    double from =
+        trace
+            .last(TraceEvent.Kind.VALVE_SHUT)
+            .map(TraceEvent::seconds)
+            .orElse(conditions.pumping().until().orElse(Double.NEGATIVE_INFINITY));
+    double to =
+        trace.events().stream()
+            .filter(e -> e.seconds() >= from)
+            .filter(e -> e.kind() == TraceEvent.Kind.DRAW || e.kind() == TraceEvent.Kind.RELEASED)
+            .mapToDouble(TraceEvent::seconds)
+            .findFirst()
+            .orElse(Double.POSITIVE_INFINITY);
+    Trace whole = trace.between(from, to);
+    if (whole.size() == 0) {
+      return whole;
+    }
+    Trace cooled = trace.between(whole.seconds(0) + AIR_COOLS, to);
+    return cooled.size() >= ENOUGH ? cooled : whole;
+  }
+}

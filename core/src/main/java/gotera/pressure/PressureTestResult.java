@@ -1,0 +1,90 @@
+package gotera.pressure;
+
+import gotera.pressure.compliance.AirAndHoses;
+import gotera.pressure.law.LeakLaw;
+import gotera.pressure.verdict.MakerRule;
+import gotera.pressure.verdict.Reason;
+import gotera.pressure.verdict.VerdictKind;
+import gotera.uncertainty.Budget;
+import gotera.uncertainty.DecisionLimits;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+
+/**
+ * Answer to a pressure test.
+ *
+ * @param estimator version of the computation
+ * @param verdict the class
+ * @param reasons conditions not met, in order of weight; empty when none failed
+ * @param rate the rate, where the curve gives one
+ * @param lowerBound for a gross leak, what it loses at least at the pressure it kept (mL/min)
+ * @param makerRule the maker's rule, if there is one
+ * @param window the part of the trace that was used, if any was
+ * @param curve the fitted curve, empty where nothing was fitted
+ */
+public record PressureTestResult(
+    String estimator,
+    VerdictKind verdict,
+    List<Reason> reasons,
+    Optional<Rate> rate,
+    OptionalDouble lowerBound,
+    Optional<MakerRuleResult> makerRule,
+    Optional<HoldConditions.Window> window,
+    List<FittedCurve.Point> curve) {
+
+  /**
+   * The leak rate and what it rests on.
+   *
+   * @param law law of the leak
+   * @param rate the rate at the rated pressure, q (mL/min); negative is legal
+   * @param budget its uncertainty
+   * @param limits the decision limits
+   * @param leakThreshold above it the rate counts as a leak: L_C and slow creep (mL/min)
+   * @param endPressure gauge pressure at the end of the window (kPa)
+   * @param meanPressure mean gauge pressure of the window (kPa)
+   * @param compliance total compliance at the start of the hold, C (mL/kPa)
+   * @param airAndHoses what it is made of
+   * @param thermalSensitivity θ (mL/K)
+   * @param drift Ṫ (K/min)
+   * @param driftU its standard uncertainty (K/min)
+   * @param driftMeasured whether a thermometer gave it
+   * @param settled volume that settled within the window (mL)
+   * @param hole diameter of a hole that leaks as much (mm), for a positive rate
+   */
+  public record Rate(
+      LeakLaw law,
+      double rate,
+      Budget budget,
+      DecisionLimits limits,
+      double leakThreshold,
+      double endPressure,
+      double meanPressure,
+      double compliance,
+      AirAndHoses airAndHoses,
+      double thermalSensitivity,
+      double drift,
+      double driftU,
+      boolean driftMeasured,
+      double settled,
+      OptionalDouble hole) {
+    /** Standard uncertainty u (mL/min). */
+    public double u() {
+      return budget.total();
+    }
+
+    /** Upper limit of the true rate, 95 % (mL/min). */
+    public double upper() {
+      return limits.upper(rate);
+    }
+  }
+
+  /**
+   * The maker's rule on this trace.
+   *
+   * @param rule the rule
+   * @param met whether it is met
+   * @param letsThrough the leak it would let through here (mL/min)
+   */
+  public record MakerRuleResult(MakerRule rule, MakerRule.Met met, double letsThrough) {}
+}

@@ -1,0 +1,30 @@
+package gotera.pressure;
+
+import gotera.pressure.law.LeakLaw;
+import java.util.List;
+
+/**
+ * What the curve alone says, before the other sources of uncertainty are added.
+ *
+ * @param law law of the leak
+ * @param rate leak rate at the rated pressure, q (mL/min); may be negative
+ * @param fitU standard uncertainty of the fit, not yet inflated by the scatter (mL/min)
+ * @param settled volume that settled within the window (mL)
+ * @param scatter how the readings scatter
+ * @param meanDrive mean of f(p)/f(p_ref) over the window (1)
+ * @param curve the fitted curve
+ */
+record RateEstimate(
+    LeakLaw law,
+    double rate,
+    double fitU,
+    double settled,
+    Scatter scatter,
+    double meanDrive,
+    List<FittedCurve.Point> curve) {
+
+  /** Standard uncertainty of the fit with the scatter (mL/min). */
+  double inflatedFitU() {
+    return fitU * Math.sqrt(scatter.inflation());
+  }
+}

@@ -1,0 +1,43 @@
+package gotera.pressure.law;
+
+/** How the rate of a leak follows the pressure that drives it. */
+public enum LeakLaw {
+  /** Laminar flow through a fine path: q ∝ p (Poiseuille). */
+  SEEP("seep") {
+    @Override
+    public double drive(double gauge) {
+      return Math.max(0, gauge);
+    }
+  },
+  /** Flow through a short opening: q ∝ √p (Torricelli). */
+  ORIFICE("orifice") {
+    @Override
+    public double drive(double gauge) {
+      return Math.sqrt(Math.max(0, gauge));
+    }
+  };
+
+  private final String word;
+
+  LeakLaw(String word) {
+    this.word = word;
+  }
+
+  /** The word for it in files and messages. */
+  public String word() {
+    return word;
+  }
+
+  /**
+   * What drives the leak, f(p).
+   *
+   * @param gauge gauge pressure (kPa); below zero nothing leaves
+   * @return kPa for a seep, √kPa for an orifice; only ratios are used
+   */
+  public abstract double drive(double gauge);
+
+  /** Rate at one gauge pressure as a share of the rate at another (1). */
+  public double share(double gauge, double reference) {
+    return drive(gauge) / drive(reference);
+  }
+}

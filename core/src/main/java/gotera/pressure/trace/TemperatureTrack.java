@@ -1,0 +1,121 @@
+package gotera.pressure.trace;
+
+import gotera.fitting.LeastSquares;
+import java.util.Optional;
+
+/**
+ * The temperature of the coolant through the hold: a constant, a line or a parabola through the
+ * readings, whichever costs least by Akaike's information criterion for known noise (χ² + 2k, H.
+ * Akaike, IEEE Trans. Autom. Control 19 (1974) 716). Without readings the soak class stands in.
+ *
+ * @param origin time the coefficients count from (s)
+ * @param coefficients temperature (°C) as a polynomial of the minutes since the origin
+ * @param drift mean drift over the window, Ṫ (K/min)
+ * @param uncertainty its standard uncertainty (K/min)
+ * @param measured whether it comes from a thermometer
+ * @param highest highest temperature, read or assumed (°C)
+ */
+public record TemperatureTrack(
+    double origin,
+    double[] coefficients,
+    double drift,
+    double uncertainty,
+    boolean measured,
+    double highest) {
+  /** One probe does not know eight litres: 0.3 of the drift (our judgement, untested). */
+  private static final double PROBE_SHARE = 0.3;
+
+  /** What no probe sees (K/min) (our judgement, untested). */
+  private static final double FLOOR = 0.005;
+
+  /** Temperature at a moment (°C). */
+  public double celsius(double seconds) {
+    double minutes = (seconds - origin) / 60;
+    double value = 0;
+    for (int i = coefficients.length - 1; i >= 0; i--) {
+      value = value * minutes + coefficients[i];
+    }
+    return value;
+  }
+
+  /**
+   * The track through the readings of a window.
+   *
+   * @param window the hold's readings, at least one
+   * @param thermometer its thermometer, if it had one
+   * @param soak how long the vehicle stood
+   * @param ambient temperature to assume without any reading (°C)
+   */
+  public static TemperatureTrack through(
+      Trace window, Optional<Thermometer> thermometer, Soak soak, double ambient) {
+    int n = 0;
+    for (int i = 0; i < window.size(); i++) {
+      n += window.hasTemperature(i) ? 1 : 0;
+    }
+    double origin = window.seconds(0);
+    double length = (window.seconds(window.size() - 1) - origin) / 60;
+    double[] minutes = new double[n];
+    double[] celsius = new double[n];
+    double highest = Double.NEGATIVE_INFINITY;
+    int next = 0;
+    for (int i = 0; i < window.size(); i++) {
+      if (window.hasTemperature(i)) {
+        minutes[next] = (window.seconds(i) - origin) / 60;
+        celsius[next] = window.celsius(i);
+        highest = Math.max(highest, celsius[next]);
+        next++;
+      }
+    }
+    if (n < 2 || thermometer.isEmpty()) {
+      double level = n > 0 ? celsius[0] : ambient;
+      return new TemperatureTrack(
+          origin,
+          new double[] {level, soak.drift()},
+          soak.drift(),
+          soak.uncertainty(),
+          false,
+          Math.max(highest, level));
+    }
+    return fitted(origin, length, minutes, celsius, thermometer.get(), highest);
+  }
+
+  private static TemperatureTrack fitted(
+      double origin,
+      double length,
+      double[] minutes,
+      double[] celsius,
+      Thermometer thermometer,
+      double highest) {
+    int n = minutes.length;
+    LeastSquares line = LeastSquares.polynomial(minutes, celsius, thermometer.noise(), 1);
+    LeastSquares best = line;
+    if (n >= 4) {
+      LeastSquares level = LeastSquares.polynomial(minutes, celsius, thermometer.noise(), 0);
+      if (cost(level) < cost(line)) {
+        best = level;
+      }
+    }
+    if (n >= 6) {
+      LeastSquares parabola = LeastSquares.polynomial(minutes, celsius, thermometer.noise(), 2);
+      if (cost(parabola) < cost(best)) {
+        best = parabola;
+      }
+    }
+    double[] c = best.coefficients();
+    double slope = c.length < 2 ? 0 : c.length < 3 ? c[1] : c[1] + c[2] * length;
+    double span = minutes[n - 1] - minutes[0];
+    // the steps of the display do not average away, as for the gauge
+    double steps =
+        n < 30 || thermometer.resolution() > 2.5 * thermometer.repeatability()
+            ? thermometer.resolution() / (Math.sqrt(6) * span)
+            : 0;
+    double log = Math.hypot(line.sd(1), steps);
+    double probe = PROBE_SHARE * slope;
+    return new TemperatureTrack(
+        origin, c, slope, Math.sqrt(log * log + probe * probe + FLOOR * FLOOR), true, highest);
+  }
+
+  private static double cost(LeastSquares fit) {
+    return fit.chiSquare() + 2 * fit.coefficients().length;
+  }
+}

@@ -1,0 +1,34 @@
+package gotera.uncertainty;
+
+/**
+ * One source of uncertainty and what it contributes.
+ *
+ * @param source where the uncertainty comes from
+ * @param u its standard uncertainty, in the unit of the result (here mL/min)
+ */
+public record Contribution(Source source, double u) {
+  /** Refuses negative uncertainty. */
+  public Contribution {
+    if (!(u >= 0)) {
+      throw new IllegalArgumentException("standard uncertainty must not be negative: " + u);
+    }
+  }
+
+  /** The sources a leak rate's uncertainty comes from. */
+  public enum Source {
+    /** Scatter of the readings around the fitted curve, settling included. */
+    FIT,
+    /** How well the drift of the temperature is known. */
+    TEMPERATURE,
+    /** How well the coolant's expansion is known. */
+    EXPANSION,
+    /** The gauge shows steps that do not average away. */
+    QUANTISATION,
+    /** The gauge's zero may wander during the hold. */
+    ZERO_DRIFT,
+    /** How well it is known what air and hoses give. */
+    COMPLIANCE,
+    /** The tester's own leak, subtracted. */
+    OWN_LEAK
+  }
+}

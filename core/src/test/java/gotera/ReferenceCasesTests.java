@@ -1,0 +1,164 @@
+package gotera;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import gotera.coolant.CoolantMixture;
+import gotera.coolant.Expansion;
+import gotera.coolant.SaturationPressure;
+import gotera.pressure.compliance.AirAndHoses;
+import gotera.pressure.compliance.Draw;
+import gotera.pressure.compliance.LostVolume;
+import gotera.pressure.law.EquivalentHole;
+import gotera.pressure.verdict.MakerRule;
+import gotera.quantity.AbsolutePressure;
+import gotera.quantity.GaugePressure;
+import gotera.quantity.LeakRate;
+import gotera.quantity.PressureUnit;
+import gotera.quantity.Temperature;
+import gotera.quantity.Volume;
+import gotera.testkit.Close;
+import gotera.uncertainty.DecisionLimits;
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.nio.charset.StandardCharsets;
+import java.util.HashMap;
+import java.util.Map;
+import java.util.Objects;
+import java.util.function.ToDoubleFunction;
+import java.util.stream.Stream;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+/**
+ * Runs the reference cases of {@code reference/cases.csv}: published tables and worked examples.
+ */
+class ReferenceCasesTests {
+  private static final AbsolutePressure ATMOSPHERE = AbsolutePressure.STANDARD_ATMOSPHERE;
+
+  private static final Map<String, ToDoubleFunction<Inputs>> FORMULAS =
+      Map.ofEntries(
+          Map.entry(
+              "saturation-pressure",
+              in -> SaturationPressure.of(new Temperature(in.get("kelvin"))).kilopascals()),
+          Map.entry("altitude", in -> AbsolutePressure.atAltitude(in.get("metres")).kilopascals()),
+          Map.entry("psi", in -> GaugePressure.of(in.get("value"), PressureUnit.PSI).kilopascals()),
+          Map.entry("bar", in -> GaugePressure.of(in.get("value"), PressureUnit.BAR).kilopascals()),
+          Map.entry(
+              "single-draw-air",
+              in ->
+                  new Draw(
+                          new Volume(in.get("ml")),
+                          new GaugePressure(in.get("before")),
+                          new GaugePressure(in.get("after")))
+                      .trappedAirBefore(in.get("hose"), ATMOSPHERE)),
+          Map.entry(
+              "lost-volume",
+              in ->
+                  new LostVolume(
+                          in.get("air"),
+                          in.get("hose"),
+                          in.get("liquid"),
+                          in.get("expansion"),
+                          in.get("p0"),
+                          101.325,
+                          0,
+                          in.get("t0"))
+                      .at(in.get("p"), in.get("t"), 0)),
+          Map.entry(
+              "maker-rule",
+              in ->
+                  new MakerRule(new GaugePressure(in.get("p")), in.get("minutes"), in.get("drop"))
+                      .letsThrough(
+                          new AirAndHoses(
+                              new Volume(in.get("air")),
+                              in.get("hose"),
+                              0.06,
+                              AirAndHoses.Source.MEASURED),
+                          ATMOSPHERE)
+                      .millilitresPerMinute()),
+          Map.entry(
+              "hole",
+              in ->
+                  EquivalentHole.diameter(
+                      new LeakRate(in.get("rate")),
+                      new GaugePressure(in.get("p")),
+                      in.get("density"))),
+          Map.entry(
+              "upper-limit",
+              in ->
+                  new DecisionLimits(in.get("u0"), in.get("r"), in.get("thermal"), DecisionLimits.K)
+                      .upper(in.get("q"))),
+          Map.entry(
+              "detection-limit",
+              in ->
+                  new DecisionLimits(in.get("u0"), in.get("r"), in.get("thermal"), DecisionLimits.K)
+                      .detection()),
+          Map.entry(
+              "expansion",
+              in ->
+                  Expansion.ofCoolant(
+                      new CoolantMixture(in.get("strength")),
+                      Temperature.ofCelsius(in.get("celsius")))),
+          Map.entry(
+              "boiling-pressure",
+              in ->
+                  new CoolantMixture(in.get("strength"))
+                      .vapourPressure(Temperature.ofCelsius(in.get("celsius")))
+                      .kilopascals()),
+          Map.entry(
+              "two-sigma-tail",
+              in -> DecisionLimits.factorForScatterFrom((int) in.get("freedom"))));
+
+  record Inputs(Map<String, Double> values) {
+    double get(String name) {
+      return Objects.requireNonNull(values.get(name), name);
+    }
+  }
+
+  record Case(String formula, String inputs, double expected, double tolerance, String rest) {
+    @Override
+    public String toString() {
+      return formula + " (" + inputs + ") = " + expected + " " + rest;
+    }
+  }
+
+  static Stream<Case> cases() throws IOException {
+    try (BufferedReader reader =
+        new BufferedReader(
+            new InputStreamReader(
+                Objects.requireNonNull(
+                    ReferenceCasesTests.class.getResourceAsStream("/reference/cases.csv")),
+                StandardCharsets.UTF_8))) {
+      return reader
+          .lines()
+          .filter(l -> !l.startsWith("#"))
+          .map(ReferenceCasesTests::parse)
+          .toList()
+          .stream();
+    }
+  }
+
+  private static Case parse(String line) {
+    String[] f = line.split(";", 5);
+    return new Case(
+        f[0].strip(),
+        f[1].strip(),
+        Double.parseDouble(f[2].strip()),
+        Double.parseDouble(f[3].strip()),
+        f[4].strip());
+  }
+
+  @ParameterizedTest
+  @MethodSource("cases")
+  void reproducesThePrintedValue(Case c) {
+    Map<String, Double> inputs = new HashMap<>();
+    for (String pair : c.inputs().split(" ")) {
+      String[] kv = pair.split("=");
+      inputs.put(kv[0], Double.valueOf(kv[1]));
+    }
+    ToDoubleFunction<Inputs> formula = FORMULAS.get(c.formula());
+    assertThat(formula).as("a formula called " + c.formula()).isNotNull();
+    Close.to(c.toString(), formula.applyAsDouble(new Inputs(inputs)), c.expected(), c.tolerance());
+  }
+}

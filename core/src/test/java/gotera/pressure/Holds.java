@@ -1,0 +1,93 @@
+package gotera.pressure;
+
+import gotera.cap.TestLimit;
+import gotera.coolant.CoolantMixture;
+import gotera.pressure.compliance.AirAndHoses;
+import gotera.pressure.compliance.Draw;
+import gotera.pressure.trace.Gauge;
+import gotera.pressure.trace.Soak;
+import gotera.pressure.trace.Thermometer;
+import gotera.pressure.verdict.Acceptance;
+import gotera.pressure.verdict.Acceptance.Purpose;
+import gotera.quantity.AbsolutePressure;
+import gotera.quantity.GaugePressure;
+import gotera.quantity.Temperature;
+import gotera.quantity.Volume;
+import gotera.simulation.StandInVehicle;
+import gotera.simulation.StandInVehicle.Hold;
+import gotera.simulation.StandInVehicle.Instruments;
+import gotera.simulation.StandInVehicle.Leak;
+import gotera.simulation.StandInVehicle.SystemUnderTest;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Random;
+
+/** Holds on the stand-in vehicle, for tests. Everything here is simulated. */
+final class Holds {
+  static final double RATED = 110;
+
+  private Holds() {}
+
+  static StandInVehicle vehicle(double leak, double freeAir) {
+    return new StandInVehicle(
+        new SystemUnderTest(freeAir, 6000, 0.26, 0.03, 90, 4.2e-4, 0.76),
+        leak > 0 ? List.of(Leak.seep(leak, RATED)) : List.of(),
+        new Instruments(0.1, 0.05, 0.1, 0.05));
+  }
+
+  static Hold minutes(double minutes, double every) {
+    return new Hold(RATED, 20, minutes * 60, every, 18, -0.01);
+  }
+
+  /** What a careful technician would have entered: true air within its stated uncertainty. */
+  static HoldConditions conditions(double gasAtHold, double errorOfAir) {
+    return new HoldConditions(
+        new GaugePressure(RATED),
+        new TestLimit(new GaugePressure(RATED), TestLimit.Source.CAP),
+        AbsolutePressure.STANDARD_ATMOSPHERE,
+        Temperature.ofCelsius(18),
+        new Volume(6000),
+        new CoolantMixture(0.5),
+        new AirAndHoses(
+            new Volume(gasAtHold * errorOfAir), 0.28, 0.05, AirAndHoses.Source.MEASURED),
+        new Gauge(0.1, 0.05, OptionalDouble.empty(), 0.05, true),
+        Optional.of(new Thermometer(0.1, 0.05)),
+        new Soak.Unknown(),
+        HoldConditions.OwnLeak.NONE,
+        new Acceptance(Purpose.REPAIR, 0.3),
+        Optional.empty(),
+        new HoldConditions.Pumping(OptionalDouble.of(20), new GaugePressure(0)),
+        OptionalDouble.empty(),
+        Optional.empty(),
+        Optional.empty());
+  }
+
+  static PressureTestResult analyse(double leak, double minutes, double every, Random random) {
+    StandInVehicle vehicle = vehicle(leak, 120);
+    StandInVehicle.Outcome outcome = vehicle.run(minutes(minutes, every), random);
+    double error = 1 + 0.04 * random.nextGaussian();
+    return new PressureTest(outcome.trace(), conditions(outcome.gasAtHold(), error)).analyse();
+  }
+
+  static HoldConditions with(HoldConditions c, Acceptance acceptance, Optional<Draw> closing) {
+    return new HoldConditions(
+        c.rated(),
+        c.limit(),
+        c.atmosphere(),
+        c.ambient(),
+        c.liquid(),
+        c.coolant(),
+        c.airAndHoses(),
+        c.gauge(),
+        c.thermometer(),
+        c.soak(),
+        c.ownLeak(),
+        acceptance,
+        c.makerRule(),
+        c.pumping(),
+        c.disturbedMinutesBefore(),
+        closing,
+        c.window());
+  }
+}
