@@ -1,0 +1,35 @@
+package gotera.cli;
+
+import java.io.FileDescriptor;
+import java.io.FileOutputStream;
+import java.io.PrintStream;
+import java.nio.charset.StandardCharsets;
+import java.util.Arrays;
+import java.util.List;
+
+/** Entry point of the command line. */
+public final class Main {
+  private Main() {}
+
+  /** Runs one command and exits with its code. */
+  public static void main(String[] arguments) {
+    PrintStream out = stream(FileDescriptor.out);
+    PrintStream err = stream(FileDescriptor.err);
+    int code = run(Arrays.asList(arguments), out, err);
+    out.flush();
+    err.flush();
+    System.exit(code);
+  }
+
+  static int run(List<String> arguments, PrintStream out, PrintStream err) {
+    if (!arguments.isEmpty() && arguments.get(0).equals("analyse")) {
+      return new Analyse(out, err).run(arguments.subList(1, arguments.size()));
+    }
+    err.println("usage: gotera analyse TRACE.csv\u2026 (files or folders)");
+    return 2;
+  }
+
+  private static PrintStream stream(FileDescriptor descriptor) {
+    return new PrintStream(new FileOutputStream(descriptor), false, StandardCharsets.UTF_8);
+  }
+}

@@ -1,0 +1,319 @@
+package gotera.drawing;
+
+import gotera.drawing.Curve.Run;
+import gotera.pressure.FittedCurve;
+import gotera.pressure.trace.Trace;
+import gotera.pressure.trace.TraceEvent;
+import java.util.List;
+import java.util.Locale;
+
+/**
+ * Draws {@link Curve}: readings, fit with its band, limits, events, and the temperature under it.
+ */
+public final class CurveDrawing {
+  private static final int MOST_POINTS = 240;
+  private static final int MOST_FLAGS = 6;
+  private static final double FLAG_HEIGHT = 20;
+
+  private final Curve curve;
+  private final double width;
+  private final double plotBottom;
+  private final Axis minutes;
+  private final Axis pressure;
+  private final Svg svg;
+
+  private CurveDrawing(Curve curve, Size size) {
+    this.curve = curve;
+    this.width = size.width;
+    boolean temperature = curve.runs().stream().anyMatch(r -> hasTemperature(r.trace()));
+    double height = size.height + (temperature ? 74 : 0);
+    this.plotBottom = size.height - 46;
+    this.svg = Svg.open(width, height, "curve", curve.words().title());
+    this.minutes = Axis.round(firstMinute(), Math.max(1, lastMinute()), size.ticks, 48, width - 12);
+    double[] range = range();
+    this.pressure = Axis.round(range[0], range[1], 6, plotBottom, 30);
+  }
+
+  /** Size of a drawing: text keeps its size, so a narrow screen gets a drawing of its own. */
+  public enum Size {
+    /** For a bench of some 720 px. */
+    WIDE(720, 360, 10),
+    /** For a phone. */
+    NARROW(360, 330, 5);
+
+    private final double width;
+    private final double height;
+    private final int ticks;
+
+    Size(double width, double height, int ticks) {
+      this.width = width;
+      this.height = height;
+      this.ticks = ticks;
+    }
+  }
+
+  /** The drawing. */
+  public static String of(Curve curve, Size size) {
+    return new CurveDrawing(curve, size).draw();
+  }
+
+  private String draw() {
+    window();
+    grid();
+    rated();
+    makerRule();
+    for (int i = 0; i < curve.runs().size(); i++) {
+      boolean earlier = curve.runs().size() > 1 && i == 0;
+      band(curve.runs().get(i), earlier);
+      readings(curve.runs().get(i), earlier);
+    }
+    flags();
+    if (curve.runs().size() > 1) {
+      names();
+    }
+    temperature();
+    return svg.close();
+  }
+
+  private void window() {
+    Run last = curve.runs().get(curve.runs().size() - 1);
+    last.window()
+        .ifPresent(
+            w -> {
+              double from = minutes.at(minute(last, w.from()));
+              svg.rect(
+                  from,
+                  30,
+                  minutes.at(minute(last, w.to())) - from,
+                  plotBottom - 30,
+                  0,
+                  "curve-window");
+            });
+  }
+
+  private void grid() {
+    for (double tick : pressure.ticks()) {
+      double y = pressure.at(tick);
+      svg.line(minutes.from(), y, minutes.to(), y, "curve-grid");
+      svg.text(minutes.from() - 8, y + 4, "end", "curve-tick", pressure.label(tick));
+    }
+    svg.text(minutes.from() - 8, 18, "end", "curve-unit", curve.unit().symbol());
+    svg.line(minutes.from(), plotBottom, minutes.to(), plotBottom, "curve-axis");
+    for (double tick : minutes.ticks()) {
+      double x = minutes.at(tick);
+      svg.line(x, plotBottom, x, plotBottom + 5, "curve-axis");
+      svg.text(x, plotBottom + 19, "middle", "curve-tick", minutes.label(tick));
+    }
+    svg.text(minutes.from(), plotBottom + 37, "start", "curve-unit", curve.words().minutes());
+  }
+
+  private void rated() {
+    double y = pressure.at(inUnit(curve.rated()));
+    if (y < 30 || y > plotBottom) {
+      return;
+    }
+    svg.line(minutes.from(), y, minutes.to(), y, "curve-rated");
+    svg.text(minutes.to(), y - 6, "end", "curve-label", curve.words().rated());
+  }
+
+  private void makerRule() {
+    curve
+        .makerRule()
+        .ifPresent(
+            rule -> {
+              double start = rule.pressure().kilopascals();
+              double y1 = pressure.at(inUnit(start));
+              double y2 = pressure.at(inUnit(start - rule.drop()));
+              double x2 = Math.min(minutes.at(rule.minutes()), minutes.to());
+              if (y1 < 20 || y2 > plotBottom + 1) {
+                return;
+              }
+              svg.line(minutes.at(0), y1, x2, y2, "curve-rule");
+              boolean right = x2 < (minutes.from() + minutes.to()) / 2;
+              svg.text(
+                  right ? x2 + 8 : x2 - 8,
+                  Math.min(y2 + 14, plotBottom - 6),
+                  right ? "start" : "end",
+                  "curve-label",
+                  curve.words().makerRule());
+            });
+  }
+
+  private void band(Run run, boolean earlier) {
+    if (run.fitted().isEmpty()) {
+      return;
+    }
+    StringBuilder upper = new StringBuilder();
+    StringBuilder lower = new StringBuilder();
+    StringBuilder middle = new StringBuilder();
+    List<FittedCurve.Point> points = run.fitted();
+    for (int i = 0; i < points.size(); i++) {
+      FittedCurve.Point p = points.get(i);
+      double x = minutes.at(minute(run, p.seconds()));
+      upper.append(i == 0 ? 'M' : 'L').append(point(x, p.gauge() + p.halfWidth()));
+      middle.append(i == 0 ? 'M' : 'L').append(point(x, p.gauge()));
+      lower.insert(0, "L" + point(x, p.gauge() - p.halfWidth()));
+    }
+    if (!earlier) {
+      svg.path(upper.append(lower).append('Z').toString(), "curve-band");
+    }
+    svg.path(middle.toString(), earlier ? "curve-fit curve-earlier" : "curve-fit");
+  }
+
+  private String point(double x, double kilopascals) {
+    double y = Math.max(20, Math.min(plotBottom, pressure.at(inUnit(kilopascals))));
+    return Svg.number(x) + "," + Svg.number(y);
+  }
+
+  private void readings(Run run, boolean earlier) {
+    Trace trace = run.trace();
+    int step = Math.max(1, trace.size() / MOST_POINTS);
+    boolean dense = trace.size() > 60;
+    for (int i = 0; i < trace.size(); i += step) {
+      svg.circle(
+          minutes.at(minute(run, trace.seconds(i))),
+          pressure.at(inUnit(trace.gauge(i))),
+          dense ? 1.8 : 3.2,
+          earlier ? "curve-reading curve-earlier" : "curve-reading");
+    }
+  }
+
+  private void flags() {
+    Run run = curve.runs().get(curve.runs().size() - 1);
+    List<TraceEvent> events = run.trace().events();
+    double free = Double.NEGATIVE_INFINITY;
+    int drawn = 0;
+    for (TraceEvent event : events) {
+      double x = minutes.at(minute(run, event.seconds()));
+      String text = curve.words().events().getOrDefault(event.kind().word(), event.kind().word());
+      double length = 7.2 * text.length() + 18;
+      boolean left = x + length > width;
+      if (drawn >= MOST_FLAGS || x < minutes.from() - 1 || x > minutes.to() + 1) {
+        continue;
+      }
+      svg.line(x, 28, x, plotBottom, "curve-flag");
+      if ((left ? x - length : x) < free) {
+        continue;
+      }
+      double sign = left ? -1 : 1;
+      svg.path(
+          String.format(
+              Locale.ROOT,
+              "M%.1f,4h%.1fl%.1f,%.1fl%.1f,%.1fh%.1fz",
+              x,
+              sign * length,
+              -sign * 6,
+              FLAG_HEIGHT / 2,
+              sign * 6,
+              FLAG_HEIGHT / 2,
+              -sign * length),
+          "curve-flagbox");
+      svg.text(x + sign * 7, 18, left ? "end" : "start", "curve-flagtext", text);
+      free = left ? x : x + length;
+      drawn++;
+    }
+  }
+
+  private void names() {
+    for (int i = 0; i < curve.runs().size(); i++) {
+      Run run = curve.runs().get(i);
+      double y = plotBottom - 30 + 17 * i;
+      svg.line(
+          minutes.from() + 8,
+          y - 4,
+          minutes.from() + 38,
+          y - 4,
+          i == 0 ? "curve-fit curve-earlier" : "curve-fit");
+      svg.text(minutes.from() + 46, y, "start", "curve-label", run.name());
+    }
+  }
+
+  private void temperature() {
+    Run run = curve.runs().get(curve.runs().size() - 1);
+    Trace trace = run.trace();
+    if (!hasTemperature(trace)) {
+      return;
+    }
+    double low = Double.POSITIVE_INFINITY;
+    double high = Double.NEGATIVE_INFINITY;
+    for (int i = 0; i < trace.size(); i++) {
+      if (trace.hasTemperature(i)) {
+        low = Math.min(low, trace.celsius(i));
+        high = Math.max(high, trace.celsius(i));
+      }
+    }
+    double middle = (low + high) / 2;
+    double half = Math.max(0.5, (high - low) / 2);
+    Axis celsius = Axis.round(middle - half, middle + half, 2, plotBottom + 106, plotBottom + 60);
+    svg.text(minutes.to(), plotBottom + 37, "end", "curve-unit", curve.words().temperature());
+    for (double tick : celsius.ticks()) {
+      svg.line(minutes.from(), celsius.at(tick), minutes.to(), celsius.at(tick), "curve-grid");
+      svg.text(minutes.from() - 8, celsius.at(tick) + 4, "end", "curve-tick", celsius.label(tick));
+    }
+    int step = Math.max(1, trace.size() / MOST_POINTS);
+    for (int i = 0; i < trace.size(); i += step) {
+      if (trace.hasTemperature(i)) {
+        svg.circle(
+            minutes.at(minute(run, trace.seconds(i))),
+            celsius.at(trace.celsius(i)),
+            2,
+            "curve-temperature");
+      }
+    }
+  }
+
+  private static boolean hasTemperature(Trace trace) {
+    for (int i = 0; i < trace.size(); i++) {
+      if (trace.hasTemperature(i)) {
+        return true;
+      }
+    }
+    return false;
+  }
+
+  private double firstMinute() {
+    double first = 0;
+    for (Run run : curve.runs()) {
+      if (run.trace().size() > 0) {
+        first = Math.min(first, minute(run, run.trace().seconds(0)));
+      }
+    }
+    return first;
+  }
+
+  private double lastMinute() {
+    double last = 0;
+    for (Run run : curve.runs()) {
+      if (run.trace().size() > 0) {
+        last = Math.max(last, minute(run, run.trace().seconds(run.trace().size() - 1)));
+      }
+    }
+    return last;
+  }
+
+  /** Pressures to show: those of the hold, its limits, and some air around them. */
+  private double[] range() {
+    double low = inUnit(curve.rated());
+    double high = low;
+    for (Run run : curve.runs()) {
+      Trace trace = run.trace();
+      for (int i = 0; i < trace.size(); i++) {
+        boolean held = trace.seconds(i) >= run.valveShut() - 1e-9;
+        if (held || trace.size() < 12) {
+          low = Math.min(low, inUnit(trace.gauge(i)));
+        }
+        high = Math.max(high, inUnit(trace.gauge(i)));
+      }
+    }
+    double margin = Math.max(0.06 * (high - low), inUnit(1));
+    return new double[] {low - margin, high + margin};
+  }
+
+  private double inUnit(double kilopascals) {
+    return kilopascals / curve.unit().kilopascals();
+  }
+
+  private static double minute(Run run, double seconds) {
+    return (seconds - run.valveShut()) / 60;
+  }
+}

@@ -1,0 +1,191 @@
+package gotera.formats;
+
+import gotera.cap.TestLimit;
+import gotera.coolant.CoolantMixture;
+import gotera.formats.HoldDescription.DrawMember;
+import gotera.formats.HoldDescription.GaugeMember;
+import gotera.pressure.HoldConditions;
+import gotera.pressure.compliance.AirAndHoses;
+import gotera.pressure.compliance.Draw;
+import gotera.pressure.compliance.Geometry;
+import gotera.pressure.trace.Gauge;
+import gotera.pressure.trace.Soak;
+import gotera.pressure.trace.Thermometer;
+import gotera.pressure.trace.Trace;
+import gotera.pressure.trace.TraceEvent;
+import gotera.pressure.verdict.Acceptance;
+import gotera.pressure.verdict.Acceptance.Purpose;
+import gotera.pressure.verdict.MakerRule;
+import gotera.quantity.AbsolutePressure;
+import gotera.quantity.GaugePressure;
+import gotera.quantity.LeakRate;
+import gotera.quantity.Temperature;
+import gotera.quantity.Volume;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.OptionalDouble;
+
+/**
+ * Turns a hold description into the conditions of a pressure test. Absent members take the defaults
+ * of the format; each default taken is named.
+ *
+ * @param conditions the conditions
+ * @param assumed members that were absent and took their default
+ */
+public record HoldDefaults(HoldConditions conditions, List<String> assumed) {
+  /** Gauge where none is described: 0.5 psi steps (format default). */
+  private static final GaugeMember COARSE =
+      new GaugeMember(3.4, 1.0, OptionalDouble.empty(), OptionalDouble.empty(), true);
+
+  private static final double ZERO_DRIFT = 0.1;
+  private static final double HOSE_RELATIVE_U = 0.3;
+
+  /** Completes a description for a trace. */
+  public static HoldDefaults complete(HoldDescription d, Trace trace) {
+    List<String> assumed = new ArrayList<>();
+    GaugePressure rated = new GaugePressure(d.ratedKpa());
+    GaugePressure limit = new GaugePressure(or(d.limitKpa(), d.ratedKpa(), "limit_kpa", assumed));
+    AbsolutePressure atmosphere =
+        new AbsolutePressure(or(d.atmosphereKpa(), 101.325, "atmosphere_kpa", assumed));
+    Gauge gauge = gauge(d, assumed);
+    if (d.thermometer().isEmpty()) {
+      assumed.add("thermometer");
+    }
+    Soak soak =
+        d.soakHours().isEmpty()
+            ? new Soak.Unknown()
+            : Double.isInfinite(d.soakHours().getAsDouble())
+                ? new Soak.Overnight()
+                : new Soak.Hours(d.soakHours().getAsDouble());
+    if (d.soakHours().isEmpty() && d.thermometer().isEmpty()) {
+      assumed.add("soak");
+    }
+    GaugePressure start = holdStart(trace);
+    HoldConditions conditions =
+        new HoldConditions(
+            rated,
+            new TestLimit(limit, source(d)),
+            atmosphere,
+            Temperature.ofCelsius(or(d.ambientC(), 20, "ambient_c", assumed)),
+            new Volume(d.liquidMl()),
+            new CoolantMixture(or(d.strength(), 0.5, "strength", assumed)),
+            airAndHoses(d, start, atmosphere, gauge, assumed),
+            gauge,
+            d.thermometer().map(t -> new Thermometer(t.resolutionC(), t.repeatabilityC())),
+            soak,
+            new HoldConditions.OwnLeak(
+                new LeakRate(or(d.ownLeak(), 0, "own_leak_ml_per_min", assumed)),
+                or(d.ownLeakU(), 0, "own_leak_u", assumed)),
+            acceptance(d, assumed),
+            d.makerRule()
+                .map(
+                    r ->
+                        new MakerRule(
+                            new GaugePressure(r.pressureKpa()), r.minutes(), r.dropKpa())),
+            pumping(d, trace, assumed),
+            d.releasedBeforeMin(),
+            d.closingDraw().map(HoldDefaults::draw),
+            d.windowS().map(w -> new HoldConditions.Window(w.get(0), w.get(1))));
+    return new HoldDefaults(conditions, List.copyOf(assumed));
+  }
+
+  private static double or(
+      OptionalDouble value, double otherwise, String member, List<String> assumed) {
+    if (value.isEmpty()) {
+      assumed.add(member);
+    }
+    return value.orElse(otherwise);
+  }
+
+  private static TestLimit.Source source(HoldDescription d) {
+    if (d.limitFromMaker()) {
+      return d.limitKpa().orElse(0) > d.ratedKpa()
+          ? TestLimit.Source.MAKER_TEST_PRESSURE
+          : TestLimit.Source.MAKER_FIGURE;
+    }
+    return TestLimit.Source.CAP;
+  }
+
+  private static Gauge gauge(HoldDescription d, List<String> assumed) {
+    if (d.gauge().isEmpty()) {
+      assumed.add("gauge");
+    }
+    GaugeMember g = d.gauge().orElse(COARSE);
+    return new Gauge(
+        g.resolutionKpa(),
+        g.repeatabilityKpa(),
+        g.rangeKpa(),
+        or(g.zeroDriftKpa(), ZERO_DRIFT, "gauge.zero_drift_kpa", assumed),
+        g.calibrated());
+  }
+
+  private static AirAndHoses airAndHoses(
+      HoldDescription d,
+      GaugePressure start,
+      AbsolutePressure atmosphere,
+      Gauge gauge,
+      List<String> assumed) {
+    HoldDescription.Compliance c = d.compliance();
+    double hose = or(c.hoseMlPerKpa(), Geometry.USUAL_HOSE, "compliance.hose_ml_per_kpa", assumed);
+    if (c.draw().isPresent()) {
+      return draw(c.draw().get())
+          .airAndHoses(hose, HOSE_RELATIVE_U * hose, start, atmosphere, gauge.noise());
+    }
+    return new AirAndHoses(
+        new Volume(c.trappedAirMl().orElseThrow()),
+        hose,
+        or(
+            c.relativeUncertainty(),
+            Geometry.RELATIVE_UNCERTAINTY,
+            "compliance.relative_uncertainty",
+            assumed),
+        c.measured() ? AirAndHoses.Source.MEASURED : AirAndHoses.Source.GEOMETRY);
+  }
+
+  private static Draw draw(DrawMember d) {
+    return new Draw(
+        new Volume(d.ml()), new GaugePressure(d.beforeKpa()), new GaugePressure(d.afterKpa()));
+  }
+
+  private static Acceptance acceptance(HoldDescription d, List<String> assumed) {
+    if (d.acceptance().isPresent() && d.purpose().isEmpty()) {
+      return new Acceptance(Purpose.OWN, d.acceptance().getAsDouble());
+    }
+    if (d.purpose().isEmpty()) {
+      assumed.add("purpose");
+    }
+    String word = d.purpose().orElse(Purpose.SIGN_OFF.word());
+    for (Purpose purpose : Purpose.values()) {
+      if (purpose.word().equals(word)) {
+        return new Acceptance(purpose, d.acceptance().orElse(purpose.usual()));
+      }
+    }
+    throw new IllegalArgumentException("purpose " + word);
+  }
+
+  private static HoldConditions.Pumping pumping(
+      HoldDescription d, Trace trace, List<String> assumed) {
+    OptionalDouble until = d.pumpedUntilS();
+    if (until.isEmpty()) {
+      assumed.add("pumped_until_s");
+      until =
+          trace
+              .last(TraceEvent.Kind.VALVE_SHUT)
+              .map(e -> OptionalDouble.of(e.seconds()))
+              .orElse(OptionalDouble.empty());
+    }
+    return new HoldConditions.Pumping(
+        until, new GaugePressure(or(d.pumpedFromKpa(), 0, "pumped_from_kpa", assumed)));
+  }
+
+  /** Gauge pressure when the valve was shut: the first reading from then on, else the first. */
+  private static GaugePressure holdStart(Trace trace) {
+    double from = trace.last(TraceEvent.Kind.VALVE_SHUT).map(TraceEvent::seconds).orElse(0.0);
+    for (int i = 0; i < trace.size(); i++) {
+      if (trace.seconds(i) >= from) {
+        return new GaugePressure(trace.gauge(i));
+      }
+    }
+    return new GaugePressure(trace.size() > 0 ? trace.gauge(0) : 0);
+  }
+}

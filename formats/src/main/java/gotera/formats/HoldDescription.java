@@ -1,0 +1,92 @@
+package gotera.formats;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+
+/**
+ * A hold description, {@code gotera-hold/1}: everything about a hold that is not on its trace, as
+ * it stands in the file. Optional members that are absent take documented defaults, see {@link
+ * HoldDefaults}.
+ *
+ * @param ratedKpa pressure that rates are quoted at (kPa)
+ * @param limitKpa highest pressure of the test (kPa); the rated pressure if absent
+ * @param limitFromMaker whether the limit is the maker's explicit test pressure
+ * @param atmosphereKpa pressure of the surrounding air (kPa)
+ * @param ambientC temperature of the room (°C)
+ * @param liquidMl liquid in the system (mL)
+ * @param strength volume fraction of concentrate
+ * @param compliance what air and hoses give
+ * @param gauge the gauge
+ * @param thermometer the thermometer
+ * @param ownLeak the tester's own leak (mL/min)
+ * @param ownLeakU its standard uncertainty (mL/min)
+ * @param soakHours hours stood; infinite for overnight, absent for unknown
+ * @param pumpedUntilS end of pumping (s)
+ * @param pumpedFromKpa pressure before pumping (kPa)
+ * @param releasedBeforeMin minutes since a higher pressure, release or draw
+ * @param closingDraw the closing draw
+ * @param purpose word of the purpose
+ * @param acceptance acceptance limit of the shop's own (mL/min)
+ * @param makerRule the maker's rule
+ * @param windowS start and end of the window (s)
+ */
+public record HoldDescription(
+    double ratedKpa,
+    OptionalDouble limitKpa,
+    boolean limitFromMaker,
+    OptionalDouble atmosphereKpa,
+    OptionalDouble ambientC,
+    double liquidMl,
+    OptionalDouble strength,
+    Compliance compliance,
+    Optional<GaugeMember> gauge,
+    Optional<ThermometerMember> thermometer,
+    OptionalDouble ownLeak,
+    OptionalDouble ownLeakU,
+    OptionalDouble soakHours,
+    OptionalDouble pumpedUntilS,
+    OptionalDouble pumpedFromKpa,
+    OptionalDouble releasedBeforeMin,
+    Optional<DrawMember> closingDraw,
+    Optional<String> purpose,
+    OptionalDouble acceptance,
+    Optional<RuleMember> makerRule,
+    Optional<List<Double>> windowS) {
+
+  /** The format's name and version. */
+  public static final String FORMAT = "gotera-hold/1";
+
+  /**
+   * What air and hoses give: sizes, or one draw.
+   *
+   * @param trappedAirMl gas at the start of the hold (mL), without a draw
+   * @param hoseMlPerKpa compliance of the hoses (mL/kPa)
+   * @param relativeUncertainty of the total, without a draw
+   * @param measured whether it was measured, without a draw
+   * @param draw a draw that measures it
+   */
+  public record Compliance(
+      OptionalDouble trappedAirMl,
+      OptionalDouble hoseMlPerKpa,
+      OptionalDouble relativeUncertainty,
+      boolean measured,
+      Optional<DrawMember> draw) {}
+
+  /** A volume let out (mL) and the gauge before and after (kPa). */
+  public record DrawMember(double ml, double beforeKpa, double afterKpa) {}
+
+  /** Resolution, repeatability, range and zero drift (kPa), and whether calibration is in date. */
+  public record GaugeMember(
+      double resolutionKpa,
+      double repeatabilityKpa,
+      OptionalDouble rangeKpa,
+      OptionalDouble zeroDriftKpa,
+      boolean calibrated) {}
+
+  /** Resolution and repeatability (K). */
+  public record ThermometerMember(double resolutionC, double repeatabilityC) {}
+
+  /** Pressure (kPa), minutes and highest drop (kPa). */
+  public record RuleMember(double pressureKpa, double minutes, double dropKpa) {}
+}

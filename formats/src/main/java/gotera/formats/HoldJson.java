@@ -1,0 +1,240 @@
+package gotera.formats;
+
+import gotera.formats.HoldDescription.Compliance;
+import gotera.formats.HoldDescription.DrawMember;
+import gotera.formats.HoldDescription.GaugeMember;
+import gotera.formats.HoldDescription.RuleMember;
+import gotera.formats.HoldDescription.ThermometerMember;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
+
+/** Reads and writes hold descriptions. An unknown member is refused with the nearest known one. */
+public final class HoldJson {
+  private static final JsonMapper MAPPER = JsonMapper.builder().build();
+
+  private HoldJson() {}
+
+  /** Reads a description. */
+  public static ReadOutcome<HoldDescription> read(String json) {
+    Problems problems = new Problems();
+    JsonNode root;
+    try {
+      root = MAPPER.readTree(json);
+    } catch (JacksonException e) {
+      long line = e.getLocation() == null ? 0 : Math.max(0, e.getLocation().getLineNr());
+      problems.add(line, "", "text that is no JSON", "a JSON object");
+      return problems.rejected();
+    }
+    if (!root.isObject()) {
+      problems.add(1, "", root.isMissingNode() ? "an empty file" : "no object", "a JSON object");
+      return problems.rejected();
+    }
+    JsonMembers m = new JsonMembers("", root, problems);
+    Optional<HoldDescription> description = description(m, problems);
+    m.refuseUnknown();
+    return description.isPresent() && problems.isEmpty()
+        ? new ReadOutcome.Accepted<>(description.get())
+        : problems.rejected();
+  }
+
+  private static Optional<HoldDescription> description(JsonMembers m, Problems problems) {
+    m.word("format", List.of(HoldDescription.FORMAT));
+    m.onlyYet("medium", "liquid");
+    m.onlyYet("glycol", "ethylene");
+    m.notYet("earlier");
+    OptionalDouble rated = m.required("rated_kpa", 1, 1000);
+    OptionalDouble liquid = m.required("liquid_ml", 1, 1_000_000);
+    Optional<Compliance> compliance = compliance(m.object("compliance"), problems);
+    Optional<String> limitSource = m.word("limit_source", List.of("cap", "maker"));
+    HoldDescription description =
+        new HoldDescription(
+            rated.orElse(1),
+            m.number("limit_kpa", 1, 1000),
+            limitSource.orElse("cap").equals("maker"),
+            m.number("atmosphere_kpa", 40, 115),
+            m.number("ambient_c", -40, 60),
+            liquid.orElse(1),
+            m.number("strength", 0, 0.6),
+            compliance.orElseGet(
+                () ->
+                    new Compliance(
+                        OptionalDouble.of(1),
+                        OptionalDouble.empty(),
+                        OptionalDouble.empty(),
+                        false,
+                        Optional.empty())),
+            m.object("gauge").map(HoldJson::gauge),
+            m.object("thermometer").map(HoldJson::thermometer),
+            m.number("own_leak_ml_per_min", 0, 1000),
+            m.number("own_leak_u", 0, 1000),
+            m.soak("soak"),
+            m.number("pumped_until_s", -1e9, 1e9),
+            m.number("pumped_from_kpa", -100, 1000),
+            m.number("released_before_min", 0, 1e6),
+            m.object("closing_draw").flatMap(HoldJson::draw),
+            m.word("purpose", List.of("search", "repair", "sign-off")),
+            m.number("acceptance_ml_per_min", 1e-6, 1000),
+            m.object("maker_rule").map(HoldJson::rule),
+            m.window("window_s"));
+    return rated.isEmpty() || liquid.isEmpty() || compliance.isEmpty()
+        ? Optional.empty()
+        : Optional.of(description);
+  }
+
+  private static Optional<Compliance> compliance(Optional<JsonMembers> member, Problems problems) {
+    if (member.isEmpty()) {
+      problems.add(0, "compliance", "nothing", "an object: trapped_air_ml, or draws");
+      return Optional.empty();
+    }
+    JsonMembers c = member.get();
+    c.notYet("strokes");
+    Optional<DrawMember> draw = c.onlyElement("draws").flatMap(HoldJson::draw);
+    OptionalDouble air = c.number("trapped_air_ml", 0, 100_000);
+    if (draw.isEmpty() && air.isEmpty()) {
+      problems.add(0, "compliance", "neither", "trapped_air_ml, or one draw in draws");
+    }
+    Compliance compliance =
+        new Compliance(
+            air,
+            c.number("hose_ml_per_kpa", 0, 100),
+            c.number("relative_uncertainty", 0, 10),
+            c.word("source", List.of("measured", "geometry")).orElse("geometry").equals("measured"),
+            draw);
+    c.refuseUnknown();
+    return Optional.of(compliance);
+  }
+
+  private static GaugeMember gauge(JsonMembers g) {
+    GaugeMember gauge =
+        new GaugeMember(
+            g.number("resolution_kpa", 1e-6, 100).orElse(3.4),
+            g.number("repeatability_kpa", 0, 100).orElse(1.0),
+            g.number("range_kpa", 1, 10_000),
+            g.number("zero_drift_kpa", 0, 100),
+            g.flag("calibrated", true));
+    g.refuseUnknown();
+    return gauge;
+  }
+
+  private static ThermometerMember thermometer(JsonMembers t) {
+    ThermometerMember thermometer =
+        new ThermometerMember(
+            t.required("resolution_c", 1e-6, 100).orElse(1),
+            t.number("repeatability_c", 0, 100).orElse(0));
+    t.refuseUnknown();
+    return thermometer;
+  }
+
+  private static Optional<DrawMember> draw(JsonMembers d) {
+    OptionalDouble ml = d.required("ml", 1e-6, 10_000);
+    OptionalDouble before = d.required("before_kpa", -100, 1000);
+    OptionalDouble after = d.required("after_kpa", -100, 1000);
+    d.refuseUnknown();
+    if (ml.isEmpty() || before.isEmpty() || after.isEmpty()) {
+      return Optional.empty();
+    }
+    if (after.getAsDouble() >= before.getAsDouble()) {
+      d.refuse("after_kpa", String.valueOf(after.getAsDouble()), "less than before_kpa");
+      return Optional.empty();
+    }
+    return Optional.of(new DrawMember(ml.getAsDouble(), before.getAsDouble(), after.getAsDouble()));
+  }
+
+  private static RuleMember rule(JsonMembers r) {
+    RuleMember rule =
+        new RuleMember(
+            r.required("pressure_kpa", 1, 1000).orElse(1),
+            r.required("minutes", 1e-3, 1e5).orElse(1),
+            r.required("drop_kpa", 1e-3, 1000).orElse(0.5));
+    if (rule.dropKpa() >= rule.pressureKpa()) {
+      r.refuse("drop_kpa", String.valueOf(rule.dropKpa()), "less than pressure_kpa");
+    }
+    r.refuseUnknown();
+    return rule;
+  }
+
+  /** Writes a description; {@link #read} gives the same one back. */
+  public static String write(HoldDescription d) {
+    return MAPPER.writeValueAsString(node(d));
+  }
+
+  static ObjectNode node(HoldDescription d) {
+    ObjectNode n = MAPPER.createObjectNode();
+    n.put("format", HoldDescription.FORMAT).put("rated_kpa", d.ratedKpa());
+    put(n, "limit_kpa", d.limitKpa());
+    if (d.limitFromMaker()) {
+      n.put("limit_source", "maker");
+    }
+    put(n, "atmosphere_kpa", d.atmosphereKpa());
+    put(n, "ambient_c", d.ambientC());
+    n.put("liquid_ml", d.liquidMl());
+    put(n, "strength", d.strength());
+    n.put("medium", "liquid");
+    writeCompliance(n.putObject("compliance"), d.compliance());
+    d.gauge().ifPresent(g -> writeGauge(n.putObject("gauge"), g));
+    d.thermometer()
+        .ifPresent(
+            t ->
+                n.putObject("thermometer")
+                    .put("resolution_c", t.resolutionC())
+                    .put("repeatability_c", t.repeatabilityC()));
+    put(n, "own_leak_ml_per_min", d.ownLeak());
+    put(n, "own_leak_u", d.ownLeakU());
+    if (d.soakHours().isPresent()) {
+      if (Double.isInfinite(d.soakHours().getAsDouble())) {
+        n.put("soak", "overnight");
+      } else {
+        n.put("soak", d.soakHours().getAsDouble());
+      }
+    }
+    put(n, "pumped_until_s", d.pumpedUntilS());
+    put(n, "pumped_from_kpa", d.pumpedFromKpa());
+    put(n, "released_before_min", d.releasedBeforeMin());
+    d.closingDraw().ifPresent(c -> writeDraw(n.putObject("closing_draw"), c));
+    d.purpose().ifPresent(p -> n.put("purpose", p));
+    put(n, "acceptance_ml_per_min", d.acceptance());
+    d.makerRule()
+        .ifPresent(
+            r ->
+                n.putObject("maker_rule")
+                    .put("pressure_kpa", r.pressureKpa())
+                    .put("minutes", r.minutes())
+                    .put("drop_kpa", r.dropKpa()));
+    d.windowS().ifPresent(w -> n.putArray("window_s").add(w.get(0)).add(w.get(1)));
+    return n;
+  }
+
+  private static void writeCompliance(ObjectNode n, Compliance c) {
+    put(n, "trapped_air_ml", c.trappedAirMl());
+    put(n, "hose_ml_per_kpa", c.hoseMlPerKpa());
+    put(n, "relative_uncertainty", c.relativeUncertainty());
+    if (c.measured()) {
+      n.put("source", "measured");
+    }
+    c.draw().ifPresent(d -> writeDraw(n.putArray("draws").addObject(), d));
+  }
+
+  private static void writeGauge(ObjectNode n, GaugeMember g) {
+    n.put("resolution_kpa", g.resolutionKpa()).put("repeatability_kpa", g.repeatabilityKpa());
+    put(n, "range_kpa", g.rangeKpa());
+    put(n, "zero_drift_kpa", g.zeroDriftKpa());
+    if (!g.calibrated()) {
+      n.put("calibrated", false);
+    }
+  }
+
+  private static void writeDraw(ObjectNode n, DrawMember d) {
+    n.put("ml", d.ml()).put("before_kpa", d.beforeKpa()).put("after_kpa", d.afterKpa());
+  }
+
+  private static void put(ObjectNode n, String member, OptionalDouble value) {
+    if (value.isPresent()) {
+      n.put(member, value.getAsDouble());
+    }
+  }
+}

@@ -1,0 +1,163 @@
+package gotera.formats;
+
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+import tools.jackson.databind.JsonNode;
+
+/** The members of one JSON object, read strictly: what was not asked for is refused at the end. */
+final class JsonMembers {
+  private final String path;
+  private final JsonNode object;
+  private final Problems problems;
+  private final Set<String> known = new LinkedHashSet<>();
+
+  JsonMembers(String path, JsonNode object, Problems problems) {
+    this.path = path;
+    this.object = object;
+    this.problems = problems;
+  }
+
+  OptionalDouble number(String name, double low, double high) {
+    JsonNode node = get(name);
+    if (node == null) {
+      return OptionalDouble.empty();
+    }
+    if (!node.isNumber() || node.doubleValue() < low || node.doubleValue() > high) {
+      refuse(name, node.toString(), "a number from " + low + " to " + high);
+      return OptionalDouble.empty();
+    }
+    return OptionalDouble.of(node.doubleValue());
+  }
+
+  OptionalDouble required(String name, double low, double high) {
+    if (!object.has(name)) {
+      known.add(name);
+      refuse(name, "nothing", "a number; this member is required");
+      return OptionalDouble.empty();
+    }
+    return number(name, low, high);
+  }
+
+  boolean flag(String name, boolean otherwise) {
+    JsonNode node = get(name);
+    if (node != null && !node.isBoolean()) {
+      refuse(name, node.toString(), "true or false");
+    }
+    return node == null ? otherwise : node.isBoolean() && node.booleanValue();
+  }
+
+  Optional<String> word(String name, List<String> words) {
+    JsonNode node = get(name);
+    if (node == null) {
+      return Optional.empty();
+    }
+    if (!node.isString() || !words.contains(node.stringValue())) {
+      refuse(name, node.toString(), "one of " + String.join(", ", words));
+      return Optional.empty();
+    }
+    return Optional.of(node.stringValue());
+  }
+
+  /** A member of which this version computes only one value. */
+  void onlyYet(String name, String value) {
+    JsonNode node = get(name);
+    if (node != null && !(node.isString() && node.stringValue().equals(value))) {
+      refuse(name, node.toString(), value + "; this version computes nothing else yet");
+    }
+  }
+
+  /** A member of the format that this version does not compute with. */
+  void notYet(String name) {
+    JsonNode node = get(name);
+    if (node != null && !(node.isArray() && node.isEmpty())) {
+      refuse(name, node.toString(), "no such member; this version does not compute with it yet");
+    }
+  }
+
+  Optional<JsonMembers> object(String name) {
+    JsonNode node = get(name);
+    if (node == null) {
+      return Optional.empty();
+    }
+    if (!node.isObject()) {
+      refuse(name, node.toString(), "an object");
+      return Optional.empty();
+    }
+    return Optional.of(new JsonMembers(path + name + ".", node, problems));
+  }
+
+  /** The one element of an array; more than one is not computed yet. */
+  Optional<JsonMembers> onlyElement(String name) {
+    JsonNode node = get(name);
+    if (node == null) {
+      return Optional.empty();
+    }
+    if (!node.isArray() || node.size() != 1 || !node.get(0).isObject()) {
+      refuse(
+          name, node.toString(), "one object in an array; this version does not chain draws yet");
+      return Optional.empty();
+    }
+    return Optional.of(new JsonMembers(path + name + "[0].", node.get(0), problems));
+  }
+
+  /** Hours stood, or infinity for overnight. */
+  OptionalDouble soak(String name) {
+    JsonNode node = get(name);
+    if (node == null) {
+      return OptionalDouble.empty();
+    }
+    if (node.isString() && node.stringValue().equals("overnight")) {
+      return OptionalDouble.of(Double.POSITIVE_INFINITY);
+    }
+    if (node.isString() && node.stringValue().equals("unknown")) {
+      return OptionalDouble.empty();
+    }
+    if (node.isNumber() && node.doubleValue() >= 0) {
+      return OptionalDouble.of(node.doubleValue());
+    }
+    refuse(name, node.toString(), "overnight, unknown or hours stood");
+    return OptionalDouble.empty();
+  }
+
+  Optional<List<Double>> window(String name) {
+    JsonNode node = get(name);
+    if (node == null) {
+      return Optional.empty();
+    }
+    boolean good =
+        node.isArray()
+            && node.size() == 2
+            && node.get(0).isNumber()
+            && node.get(1).isNumber()
+            && node.get(0).doubleValue() < node.get(1).doubleValue();
+    if (!good) {
+      refuse(name, node.toString(), "two numbers, start before end");
+      return Optional.empty();
+    }
+    return Optional.of(List.of(node.get(0).doubleValue(), node.get(1).doubleValue()));
+  }
+
+  void refuse(String name, String found, String expected) {
+    problems.add(0, path + name, found, expected);
+  }
+
+  void refuseUnknown() {
+    List<String> names = new ArrayList<>(object.propertyNames());
+    for (String name : names) {
+      if (!known.contains(name)) {
+        refuse(name, name, "a known member, nearest: " + Nearest.to(name, known));
+      }
+    }
+  }
+
+  private @Nullable JsonNode get(String name) {
+    known.add(name);
+    JsonNode node = object.get(name);
+    return node == null || node.isNull() ? null : node;
+  }
+}

@@ -1,0 +1,123 @@
+package gotera.formats;
+
+import gotera.pressure.HoldConditions;
+import gotera.pressure.PressureTestResult;
+import gotera.pressure.verdict.Reason;
+import gotera.uncertainty.Contribution;
+import java.util.Locale;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/**
+ * Writes results, one JSON object a line, with the estimator's version and every input and default
+ * it used, so that a stored verdict never changes its meaning.
+ */
+public final class ResultJson {
+  private static final JsonMapper MAPPER = JsonMapper.builder().build();
+
+  private ResultJson() {}
+
+  /**
+   * A result as one line.
+   *
+   * @param trace name of the trace
+   * @param result the result
+   * @param description the hold description as it was read
+   * @param completed the conditions used, and the defaults taken
+   */
+  public static String line(
+      String trace,
+      PressureTestResult result,
+      HoldDescription description,
+      HoldDefaults completed) {
+    ObjectNode n = MAPPER.createObjectNode();
+    n.put("trace", trace).put("verdict", result.verdict().word());
+    result.rate().ifPresent(r -> rate(n, r));
+    if (result.lowerBound().isPresent()) {
+      number(n, "lower_bound_ml_per_min", result.lowerBound().getAsDouble());
+    }
+    result
+        .makerRule()
+        .ifPresent(
+            m -> {
+              ObjectNode rule = n.putObject("maker_rule").put("met", m.met().word());
+              number(rule, "lets_through_ml_per_min", m.letsThrough());
+            });
+    ArrayNode reasons = n.putArray("reasons");
+    for (Reason reason : result.reasons()) {
+      ObjectNode r = reasons.addObject().put("reason", reason.code().word());
+      ArrayNode figures = r.putArray("figures");
+      reason.numbers().forEach(f -> figures.add(rounded(f)));
+    }
+    ArrayNode assumed = n.putArray("assumed");
+    completed.assumed().forEach(assumed::add);
+    result.window().ifPresent(w -> n.putArray("window_s").add(w.from()).add(w.to()));
+    n.put("estimator", result.estimator());
+    n.set("hold", HoldJson.node(description));
+    used(n.putObject("used"), completed.conditions());
+    return MAPPER.writeValueAsString(n);
+  }
+
+  private static void rate(ObjectNode n, PressureTestResult.Rate r) {
+    number(n, "rate_ml_per_min", r.rate());
+    number(n, "standard_uncertainty_ml_per_min", r.u());
+    number(n, "upper_bound_ml_per_min", r.upper());
+    number(n, "critical_ml_per_min", r.limits().critical());
+    number(n, "leak_threshold_ml_per_min", r.leakThreshold());
+    number(n, "detection_limit_ml_per_min", r.limits().detection());
+    n.put("law", r.law().word());
+    n.putArray("laws")
+        .addObject()
+        .put("law", r.law().word())
+        .put("settling", true)
+        .put("weight", 1);
+    ArrayNode budget = n.putArray("budget");
+    for (Contribution c : r.budget().contributions()) {
+      ObjectNode item =
+          budget
+              .addObject()
+              .put("source", c.source().name().toLowerCase(Locale.ROOT).replace('_', '-'));
+      number(item, "ml_per_min", c.u());
+    }
+    if (r.hole().isPresent()) {
+      number(n, "hole_mm", r.hole().getAsDouble());
+    }
+    number(n, "end_pressure_kpa", r.endPressure());
+    number(n, "compliance_ml_per_kpa", r.compliance());
+    number(n, "drift_k_per_min", r.drift());
+    number(n, "settled_ml", r.settled());
+  }
+
+  private static void used(ObjectNode n, HoldConditions c) {
+    number(n, "rated_kpa", c.rated().kilopascals());
+    number(n, "limit_kpa", c.limit().pressure().kilopascals());
+    number(n, "atmosphere_kpa", c.atmosphere().kilopascals());
+    number(n, "ambient_c", c.ambient().celsius());
+    number(n, "strength", c.coolant().strength());
+    number(n, "trapped_air_ml", c.airAndHoses().trappedAir().millilitres());
+    number(n, "hose_ml_per_kpa", c.airAndHoses().hose());
+    number(n, "relative_uncertainty", c.airAndHoses().relativeUncertainty());
+    n.put("compliance_source", c.airAndHoses().source().word());
+    number(n, "gauge_resolution_kpa", c.gauge().resolution());
+    number(n, "gauge_repeatability_kpa", c.gauge().repeatability());
+    number(n, "zero_drift_kpa", c.gauge().zeroDrift());
+    number(n, "acceptance_ml_per_min", c.acceptance().limit());
+    n.put("purpose", c.acceptance().purpose().word());
+  }
+
+  private static void number(ObjectNode n, String member, double value) {
+    // JSON has no infinity: a bound that does not exist is absent
+    if (Double.isFinite(value)) {
+      n.put(member, rounded(value));
+    }
+  }
+
+  /** Six significant digits: more than any gauge knows, and short enough to read. */
+  private static double rounded(double value) {
+    if (value == 0 || !Double.isFinite(value)) {
+      return value;
+    }
+    return new java.math.BigDecimal(value).round(new java.math.MathContext(6)).doubleValue();
+  }
+}

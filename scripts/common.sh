@@ -1,0 +1,47 @@
+# Read by the other scripts: places, the right Java, and how to say what went wrong.
+home=$(cd "$(dirname "${BASH_SOURCE[0]}")/.." && pwd)
+var=$home/var
+
+say() { echo "$*" >&2; }
+fail() {
+  say "gotera: $*"
+  exit 1
+}
+
+# Java 17 and nothing else, wherever Debian or the machine put it.
+use_java() {
+  local candidate
+  for candidate in "${JAVA_HOME:-/nowhere}" /usr/lib/jvm/java-17-openjdk-* /usr/lib/jvm/*17*; do
+    if [ -x "$candidate/bin/java" ] && "$candidate/bin/java" -version 2>&1 | grep -q '"17\.'; then
+      export JAVA_HOME=$candidate
+      return
+    fi
+  done
+  fail "Java 17 was not found. Run ./gotera setup."
+}
+
+free_port() { # the first port from the one given that nobody listens on
+  local port=$1
+  while (exec 3<>"/dev/tcp/127.0.0.1/$port") 2>/dev/null; do
+    port=$((port + 1))
+  done
+  echo "$port"
+}
+
+# Builds what is missing or older than its sources: command line and application.
+build() {
+  local built=$var/build/done
+  if [ -f "$built" ] && [ -z "$(find "$home"/pom.xml "$home"/*/pom.xml "$home"/*/src/main "$home"/web/styles \
+      -path '*/node_modules' -prune -o -type f -newer "$built" -print -quit)" ]; then
+    return
+  fi
+  say "Building; the first time this fetches libraries and takes a few minutes."
+  mkdir -p "$var/build"
+  (cd "$home" && mvn -q -B -DskipTests package >&2) || fail "The build failed; what went wrong stands above."
+  rm -rf "$var/build/app" "$var/build/cli" "$var/build/app.jsa"
+  "$JAVA_HOME/bin/java" -Djarmode=tools -jar "$home"/web/target/gotera-web-*.jar extract --destination "$var/build/app" >/dev/null
+  mkdir -p "$var/build/cli"
+  cp "$home"/cli/target/gotera-cli-*.jar "$var/build/cli/gotera-cli.jar"
+  cp -r "$home/cli/target/lib" "$var/build/cli/lib"
+  touch "$built"
+}

@@ -1,0 +1,133 @@
+package gotera.web.cap;
+
+import gotera.cap.CapStamp;
+import gotera.quantity.GaugePressure;
+import gotera.quantity.PressureUnit;
+import gotera.quantity.Typed;
+import gotera.quantity.Understanding;
+import gotera.quantity.Understanding.Ambiguous;
+import gotera.web.shell.Entry;
+import gotera.web.shell.FieldProblems;
+import java.util.List;
+import java.util.Optional;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * The cap as typed.
+ *
+ * @param stamp what is stamped
+ * @param unit unit chosen beside it, or empty
+ * @param meant the meaning chosen after asking back (kPa), or empty
+ * @param makerFigure the maker's highest system pressure
+ * @param testPressure the maker's test pressure
+ * @param testPressureConfirmed whether the test pressure was confirmed
+ * @param seals state of the seals
+ * @param note anything else
+ * @param version version of the cap that was read
+ */
+record CapForm(
+    String stamp,
+    String unit,
+    String meant,
+    String makerFigure,
+    String testPressure,
+    boolean testPressureConfirmed,
+    String seals,
+    String note,
+    int version) {
+  static final List<String> SEALS = List.of("not-looked", "good", "doubtful", "replaced");
+
+  /** Everything absent is empty. */
+  CapForm {
+    stamp = Entry.text(stamp, 40);
+    unit = Entry.text(unit, 10);
+    meant = Entry.text(meant, 20);
+    makerFigure = Entry.text(makerFigure, 40);
+    testPressure = Entry.text(testPressure, 40);
+    seals = SEALS.contains(seals) ? seals : "not-looked";
+    note = Entry.text(note, 2000);
+  }
+
+  static CapForm of(@Nullable CapRecord cap, gotera.web.shell.Figures figures) {
+    if (cap == null) {
+      return new CapForm("", "", "", "", "", false, "", "", 0);
+    }
+    return new CapForm(
+        cap.stamp,
+        "",
+        Double.toString(cap.ratedKpa),
+        cap.makerFigureKpa == null ? "" : figures.pressure(cap.makerFigureKpa),
+        cap.testPressureKpa == null ? "" : figures.pressure(cap.testPressureKpa),
+        cap.testPressureKpa != null,
+        cap.seals,
+        cap.note,
+        cap.version == null ? 0 : cap.version);
+  }
+
+  /** The rating the stamp means; asks back through {@code meanings} where it is not clear. */
+  Optional<GaugePressure> rated(FieldProblems problems, List<GaugePressure> meanings) {
+    Understanding<GaugePressure> read = CapStamp.read(stamp, chosenUnit());
+    if (read instanceof Ambiguous<GaugePressure> ambiguous) {
+      for (GaugePressure meaning : ambiguous.meanings()) {
+        if (meant.equals(Double.toString(meaning.kilopascals()))) {
+          return Optional.of(meaning);
+        }
+      }
+      meanings.addAll(ambiguous.meanings());
+      problems.add(
+          "stamp",
+          chosenUnit().isPresent() ? "problem.cap-unit" : "problem.cap-ambiguous",
+          stamp,
+          chosenUnit().map(PressureUnit::symbol).orElse(""));
+      return Optional.empty();
+    }
+    return problems.take("stamp", stamp, read);
+  }
+
+  /** The stamp with its unit, which a bare number lacks. */
+  String stampWithUnit(GaugePressure rated) {
+    if (!(Typed.number(stamp, "") instanceof Understanding.Understood<Double> number)) {
+      return stamp;
+    }
+    for (PressureUnit u : PressureUnit.values()) {
+      if (Math.abs(GaugePressure.of(number.value(), u).kilopascals() - rated.kilopascals())
+          < 1e-6) {
+        return stamp + " " + u.symbol();
+      }
+    }
+    return stamp;
+  }
+
+  Optional<GaugePressure> figure(FieldProblems problems, PressureUnit shown) {
+    return positive(problems, "makerFigure", makerFigure, shown);
+  }
+
+  Optional<GaugePressure> confirmedTestPressure(FieldProblems problems, PressureUnit shown) {
+    Optional<GaugePressure> pressure = positive(problems, "testPressure", testPressure, shown);
+    if (pressure.isPresent() && !testPressureConfirmed) {
+      problems.add("testPressure", "problem.confirm-test-pressure");
+    }
+    return pressure;
+  }
+
+  private static Optional<GaugePressure> positive(
+      FieldProblems problems, String field, String typed, PressureUnit shown) {
+    Optional<GaugePressure> pressure =
+        problems.takeIfTyped(field, typed, Typed.pressure(typed, shown));
+    if (pressure.isPresent()
+        && (pressure.get().kilopascals() < 5 || pressure.get().kilopascals() > 350)) {
+      problems.add(field, "problem.implausible", typed, "");
+      return Optional.empty();
+    }
+    return pressure;
+  }
+
+  private Optional<PressureUnit> chosenUnit() {
+    for (PressureUnit u : PressureUnit.values()) {
+      if (u.name().equalsIgnoreCase(unit)) {
+        return Optional.of(u);
+      }
+    }
+    return Optional.empty();
+  }
+}

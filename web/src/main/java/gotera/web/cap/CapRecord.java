@@ -1,0 +1,36 @@
+package gotera.web.cap;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import jakarta.persistence.Version;
+import java.time.Instant;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+
+/** The cap of a job in the database. */
+@Entity
+@Table(name = "cap")
+class CapRecord {
+  @Id UUID id;
+  UUID jobId;
+  String stamp = "";
+  double ratedKpa;
+  @Nullable Double makerFigureKpa;
+  @Nullable Double testPressureKpa;
+  String seals = "not-looked";
+  String note = "";
+  Instant writtenAt;
+  String writtenBy;
+  @Version @Nullable Integer version;
+
+  @SuppressWarnings("NullAway.Init")
+  protected CapRecord() {}
+
+  CapRecord(UUID id, UUID jobId, Instant writtenAt, String writtenBy) {
+    this.id = id;
+    this.jobId = jobId;
+    this.writtenAt = writtenAt;
+    this.writtenBy = writtenBy;
+  }
+}

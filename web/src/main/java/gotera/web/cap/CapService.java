@@ -1,0 +1,94 @@
+package gotera.web.cap;
+
+import gotera.cap.TestLimit;
+import gotera.quantity.GaugePressure;
+import gotera.web.shell.Identifiers;
+import java.time.Clock;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.dao.OptimisticLockingFailureException;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The cap of a job. */
+@Service
+public class CapService {
+  private final CapRecords caps;
+  private final Identifiers identifiers;
+  private final Clock clock;
+
+  CapService(CapRecords caps, Identifiers identifiers, Clock clock) {
+    this.caps = caps;
+    this.identifiers = identifiers;
+    this.clock = clock;
+  }
+
+  /** The cap, once it was read. */
+  @Transactional(readOnly = true)
+  public Optional<CapFacts> of(UUID jobId) {
+    return caps.findByJobId(jobId).map(CapService::facts);
+  }
+
+  @Transactional(readOnly = true)
+  Optional<CapRecord> record(UUID jobId) {
+    return caps.findByJobId(jobId);
+  }
+
+  /**
+   * Writes the cap.
+   *
+   * @param stamp the stamp as typed
+   * @param rated the rating it means
+   * @param makerFigure the maker's highest system pressure
+   * @param testPressure the maker's test pressure, confirmed
+   * @param seals state of the seals
+   * @param note anything else
+   * @param by who writes
+   * @param version version that was read; an older one is refused
+   */
+  @Transactional
+  public void write(
+      UUID jobId,
+      String stamp,
+      GaugePressure rated,
+      Optional<GaugePressure> makerFigure,
+      Optional<GaugePressure> testPressure,
+      String seals,
+      String note,
+      String by,
+      int version) {
+    CapRecord cap =
+        caps.findByJobId(jobId)
+            .orElseGet(() -> new CapRecord(identifiers.next(), jobId, clock.instant(), by));
+    if (cap.version != null && cap.version != version) {
+      throw new OptimisticLockingFailureException("cap of " + jobId);
+    }
+    cap.stamp = stamp;
+    cap.ratedKpa = rated.kilopascals();
+    cap.makerFigureKpa = kilopascals(makerFigure);
+    cap.testPressureKpa = kilopascals(testPressure);
+    cap.seals = seals;
+    cap.note = note;
+    cap.writtenAt = clock.instant();
+    cap.writtenBy = by;
+    caps.save(cap);
+  }
+
+  private static CapFacts facts(CapRecord cap) {
+    GaugePressure rated = new GaugePressure(cap.ratedKpa);
+    return new CapFacts(
+        cap.stamp,
+        rated,
+        TestLimit.of(rated, pressure(cap.makerFigureKpa), pressure(cap.testPressureKpa)),
+        cap.seals);
+  }
+
+  static Optional<GaugePressure> pressure(@Nullable Double kilopascals) {
+    return Optional.ofNullable(kilopascals).map(GaugePressure::new);
+  }
+
+  private static @Nullable Double kilopascals(Optional<GaugePressure> pressure) {
+    return pressure.map(GaugePressure::kilopascals).orElse(null);
+  }
+}

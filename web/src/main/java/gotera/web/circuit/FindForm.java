@@ -1,0 +1,53 @@
+package gotera.web.circuit;
+
+import gotera.quantity.GaugePressure;
+import gotera.quantity.Typed;
+import gotera.web.shell.Entry;
+import gotera.web.shell.FieldProblems;
+import gotera.web.shell.Figures;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+
+/**
+ * What was seen at a joint, as typed.
+ *
+ * @param joint word of the joint
+ * @param saw wet, dry or stained
+ * @param drops drops counted per minute
+ * @param pressure pressure at that moment
+ * @param note anything else
+ */
+record FindForm(String joint, String saw, String drops, String pressure, String note) {
+  static final List<String> SEEN = List.of("dry", "wet", "stained");
+  private static final double MOST_DROPS = 600;
+
+  /** Everything absent is empty. */
+  FindForm {
+    joint = Entry.text(joint, 80);
+    saw = Entry.text(saw, 20);
+    drops = Entry.text(drops, 40);
+    pressure = Entry.text(pressure, 40);
+    note = Entry.text(note, 2000);
+  }
+
+  OptionalDouble dropsPerMinute(FieldProblems problems) {
+    Optional<Double> count = problems.takeIfTyped("drops", drops, Typed.number(drops, "drops"));
+    if (count.isPresent() && (count.get() < 0 || count.get() > MOST_DROPS)) {
+      problems.add("drops", "problem.range", drops, "0", Figures.plain(MOST_DROPS));
+    }
+    if (count.isPresent() && !saw.equals("wet")) {
+      problems.add("drops", "problem.drops-where-dry");
+    }
+    return count.isPresent() ? OptionalDouble.of(count.get()) : OptionalDouble.empty();
+  }
+
+  OptionalDouble kilopascals(FieldProblems problems, Figures figures) {
+    Optional<GaugePressure> read =
+        problems.takeIfTyped("pressure", pressure, Typed.pressure(pressure, figures.unit()));
+    if (read.isPresent() && (read.get().kilopascals() < 0 || read.get().kilopascals() > 350)) {
+      problems.add("pressure", "problem.implausible", pressure, "");
+    }
+    return read.isPresent() ? OptionalDouble.of(read.get().kilopascals()) : OptionalDouble.empty();
+  }
+}

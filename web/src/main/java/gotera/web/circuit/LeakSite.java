@@ -1,0 +1,46 @@
+package gotera.web.circuit;
+
+import gotera.balance.SiteFlow;
+import gotera.quantity.GaugePressure;
+import java.time.Instant;
+import java.util.Optional;
+import java.util.OptionalDouble;
+
+/**
+ * What was last seen at a joint.
+ *
+ * @param joint word of the joint
+ * @param saw wet, dry or stained
+ * @param dropsPerMinute drops counted there
+ * @param pressureKpa the pressure at that moment (kPa)
+ * @param note anything else
+ * @param writtenAt when
+ * @param writtenBy by whom
+ */
+public record LeakSite(
+    String joint,
+    String saw,
+    OptionalDouble dropsPerMinute,
+    OptionalDouble pressureKpa,
+    String note,
+    Instant writtenAt,
+    String writtenBy) {
+
+  /** Whether coolant was seen leaving here. */
+  public boolean wet() {
+    return saw.equals("wet");
+  }
+
+  /** The flow that was counted here, if it was. */
+  public Optional<SiteFlow> flow() {
+    if (!wet() || dropsPerMinute.isEmpty()) {
+      return Optional.empty();
+    }
+    return Optional.of(
+        new SiteFlow.Drops(
+            dropsPerMinute.getAsDouble(),
+            pressureKpa.isPresent()
+                ? Optional.of(new GaugePressure(pressureKpa.getAsDouble()))
+                : Optional.empty()));
+  }
+}

@@ -1,0 +1,37 @@
+package gotera.web.circuit;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import java.time.Instant;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+
+/** What was seen at a joint, in the database. Written once; the latest of a joint counts. */
+@Entity
+@Table(name = "leak_site")
+class LeakSiteRecord {
+  @Id UUID id;
+  UUID jobId;
+  String joint;
+  String saw;
+  @Nullable Double dropsPerMinute;
+  @Nullable Double pressureKpa;
+  String note;
+  Instant writtenAt;
+  String writtenBy;
+
+  @SuppressWarnings("NullAway.Init")
+  protected LeakSiteRecord() {}
+
+  LeakSiteRecord(
+      UUID id, UUID jobId, String joint, String saw, String note, Instant writtenAt, String by) {
+    this.id = id;
+    this.jobId = jobId;
+    this.joint = joint;
+    this.saw = saw;
+    this.note = note;
+    this.writtenAt = writtenAt;
+    this.writtenBy = by;
+  }
+}

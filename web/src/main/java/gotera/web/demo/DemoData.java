@@ -1,0 +1,311 @@
+package gotera.web.demo;
+
+import gotera.formats.HoldDescription;
+import gotera.formats.HoldDescription.Compliance;
+import gotera.formats.HoldDescription.DrawMember;
+import gotera.formats.HoldDescription.GaugeMember;
+import gotera.formats.HoldDescription.RuleMember;
+import gotera.formats.HoldDescription.ThermometerMember;
+import gotera.pressure.trace.Trace;
+import gotera.pressure.trace.TraceEvent;
+import gotera.quantity.GaugePressure;
+import gotera.simulation.StandInVehicle;
+import gotera.simulation.StandInVehicle.Hold;
+import gotera.simulation.StandInVehicle.Instruments;
+import gotera.simulation.StandInVehicle.Leak;
+import gotera.simulation.StandInVehicle.SystemUnderTest;
+import gotera.web.account.AccountService;
+import gotera.web.account.Role;
+import gotera.web.cap.CapService;
+import gotera.web.circuit.CircuitService;
+import gotera.web.job.Intake;
+import gotera.web.job.JobService;
+import gotera.web.pressure.Phase;
+import gotera.web.pressure.PressureService;
+import gotera.web.repair.RepairService;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Random;
+import java.util.UUID;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Component;
+
+/**
+ * The workshop of a mountain mobile-library service with three jobs: a fresh one with a gross leak,
+ * one under way with a slow seep and two leak sites, one proven tight. Vehicles, figures and curves
+ * are invented; the curves are simulated by the stand-in vehicle.
+ */
+@Component
+class DemoData {
+  private static final String BY = "bench";
+  private static final double STRENGTH = 0.5;
+
+  private final DemoProperties properties;
+  private final AccountService accounts;
+  private final JobService jobs;
+  private final CapService caps;
+  private final PressureService tests;
+  private final CircuitService circuits;
+  private final RepairService repairs;
+
+  DemoData(
+      DemoProperties properties,
+      AccountService accounts,
+      JobService jobs,
+      CapService caps,
+      PressureService tests,
+      CircuitService circuits,
+      RepairService repairs) {
+    this.properties = properties;
+    this.accounts = accounts;
+    this.jobs = jobs;
+    this.caps = caps;
+    this.tests = tests;
+    this.circuits = circuits;
+    this.repairs = repairs;
+  }
+
+  /** Loads the demonstration once; later starts only renew the passwords. */
+  @EventListener(ApplicationReadyEvent.class)
+  void load() {
+    if (!properties.wanted()) {
+      return;
+    }
+    boolean first = !accounts.anyExists();
+    accounts.put("lead", "Workshop lead", properties.password(), Role.LEAD);
+    accounts.put(BY, "Technician at the bench", properties.password(), Role.TECHNICIAN);
+    accounts.put("desk", "Service desk", properties.password(), Role.SERVICE_DESK);
+    if (first) {
+      provenTight();
+      slowSeep();
+      gross();
+    }
+  }
+
+  private void gross() {
+    UUID job =
+        job(
+            "Fenn 20",
+            "Small book van, in-line engine across",
+            "Puddle under the front after every stop, worse this week",
+            "puddle",
+            2200,
+            7400);
+    cap(job, "1.1 bar", 110);
+    Bench bench = new Bench(new SystemUnderTest(210, 7400, 0.27, 0.03, 90, 4.2e-4, 0.76));
+    Hold hold = new Hold(58, 40, 70, 5, 17, 0);
+    Trace trace = bench.run(hold, List.of(Leak.orifice(62, 110)), 21);
+    UUID test =
+        tests.begin(job, Phase.SEARCH, bench.hold(110, "search", 60, Draws.NONE), "digital", BY);
+    tests.addTrace(test, trace, BY);
+    tests.finish(test);
+  }
+
+  private void slowSeep() {
+    UUID job =
+        job(
+            "Halde 31",
+            "Long book van, in-line engine across",
+            "Loses about a litre a week; driver smells it on the pass road",
+            "after-drive",
+            1100,
+            8600);
+    cap(job, "18 psi", 18 * 6.894757);
+    SystemUnderTest system = new SystemUnderTest(240, 8600, 0.31, 0.04, 100, 4.2e-4, 0.76);
+    Bench bench = new Bench(system);
+    List<Leak> leaks = List.of(Leak.seep(0.46, 124), Leak.seep(0.16, 124));
+    Hold hold = new Hold(124, 30, 16 * 60, 15, 18.4, -0.012);
+    Draws draws = bench.draws(hold, leaks, 31);
+    UUID test =
+        tests.begin(job, Phase.SEARCH, bench.hold(124.1, "search", 160, draws), "digital", BY);
+    Trace.Builder trace = copy(bench.run(hold, leaks, 32));
+    trace.event(TraceEvent.at(30 + 6.4 * 60, TraceEvent.Kind.FIRST_BEAD));
+    tests.addTrace(test, trace.build(), BY);
+    tests.finish(test);
+    circuits.log(
+        job,
+        "thermostat-housing.gasket",
+        "wet",
+        OptionalDouble.of(4),
+        OptionalDouble.of(119),
+        "First bead after six minutes on a dried face",
+        BY);
+    circuits.log(
+        job,
+        "lower-hose.radiator-end",
+        "wet",
+        OptionalDouble.of(2),
+        OptionalDouble.of(118),
+        "Clamp rusted, bead under it",
+        BY);
+    for (String dry :
+        List.of(
+            "cap.neck", "upper-hose.radiator-end", "upper-hose.housing-end", "pump.shaft-seal")) {
+      circuits.log(job, dry, "dry", OptionalDouble.empty(), OptionalDouble.of(118), "", BY);
+    }
+    circuits.log(
+        job,
+        "radiator.lower-seam",
+        "stained",
+        OptionalDouble.empty(),
+        OptionalDouble.empty(),
+        "Old white crust, dry today",
+        BY);
+  }
+
+  private void provenTight() {
+    UUID job =
+        job(
+            "Corrie 12",
+            "Lending bus, in-line engine across",
+            "Steam at the front on the last climb, level down",
+            "running",
+            900,
+            9200);
+    cap(job, "110 kPa", 110);
+    SystemUnderTest system = new SystemUnderTest(150, 9200, 0.33, 0.03, 80, 4.2e-4, 0.76);
+    Bench bench = new Bench(system);
+    List<Leak> leak = List.of(Leak.seep(1.35, 110));
+    Hold hold = new Hold(109.5, 25, 10 * 60, 10, 16.2, 0.004);
+    UUID before =
+        tests.begin(
+            job,
+            Phase.SEARCH,
+            bench.hold(110, "search", 110, bench.draws(hold, leak, 41)),
+            "digital",
+            BY);
+    tests.addTrace(before, bench.run(hold, leak, 42), BY);
+    tests.finish(before);
+    circuits.log(
+        job,
+        "upper-hose.housing-end",
+        "wet",
+        OptionalDouble.of(26),
+        OptionalDouble.of(108),
+        "Split under the clamp, runs down the housing",
+        BY);
+    repairs.write(
+        job,
+        "upper-hose.housing-end",
+        "New upper hose cut to the old length, both clamps renewed, neck cleaned.",
+        BY);
+    Hold again = new Hold(109.5, 25, 25 * 60, 10, 17.1, 0.003);
+    UUID after =
+        tests.begin(
+            job,
+            Phase.RE_TEST,
+            bench.hold(110, "sign-off", 110, bench.draws(again, List.of(), 51)),
+            "digital",
+            BY);
+    tests.addTrace(after, bench.run(again, List.of(), 52), BY);
+    tests.finish(after);
+  }
+
+  private UUID job(
+      String vehicle,
+      String description,
+      String complaint,
+      String whereLost,
+      double lossMlPerWeek,
+      double liquidMl) {
+    UUID job = jobs.begin(BY);
+    jobs.write(
+        job,
+        new Intake(
+            vehicle,
+            description,
+            "complaint",
+            complaint,
+            whereLost,
+            OptionalDouble.of(lossMlPerWeek),
+            OptionalDouble.of(lossMlPerWeek),
+            OptionalDouble.of(liquidMl),
+            OptionalDouble.of(STRENGTH)),
+        jobs.require(job).version());
+    return job;
+  }
+
+  private void cap(UUID job, String stamp, double kilopascals) {
+    caps.write(
+        job,
+        stamp,
+        new GaugePressure(kilopascals),
+        Optional.empty(),
+        Optional.empty(),
+        "good",
+        "",
+        BY,
+        0);
+  }
+
+  private static Trace.Builder copy(Trace trace) {
+    Trace.Builder builder = Trace.builder();
+    for (int i = 0; i < trace.size(); i++) {
+      builder.reading(trace.seconds(i), trace.gauge(i), trace.celsius(i));
+    }
+    trace.events().forEach(builder::event);
+    return builder;
+  }
+
+  /** Draws at the end of a hold. */
+  private record Draws(Optional<DrawMember> measuring, Optional<DrawMember> closing) {
+    static final Draws NONE = new Draws(Optional.empty(), Optional.empty());
+  }
+
+  /** A stand-in vehicle on a simulated bench. */
+  private record Bench(SystemUnderTest system) {
+    private static final Instruments INSTRUMENTS = new Instruments(0.1, 0.05, 0.05, 0.025);
+
+    Trace run(Hold hold, List<Leak> leaks, long seed) {
+      return new StandInVehicle(system, leaks, INSTRUMENTS).run(hold, new Random(seed)).trace();
+    }
+
+    Draws draws(Hold hold, List<Leak> leaks, long seed) {
+      StandInVehicle vehicle = new StandInVehicle(system, leaks, INSTRUMENTS);
+      double[] large = vehicle.draw(hold, 20, new Random(seed));
+      double[] small = vehicle.draw(hold, 2, new Random(seed + 1));
+      return new Draws(
+          Optional.of(new DrawMember(20, large[0], large[1])),
+          Optional.of(new DrawMember(2, small[0], small[1])));
+    }
+
+    HoldDescription hold(double rated, String purpose, double estimatedAir, Draws draws) {
+      return new HoldDescription(
+          rated,
+          OptionalDouble.of(rated),
+          false,
+          OptionalDouble.empty(),
+          OptionalDouble.empty(),
+          system.liquid(),
+          OptionalDouble.of(STRENGTH),
+          new Compliance(
+              OptionalDouble.of(estimatedAir),
+              OptionalDouble.empty(),
+              OptionalDouble.empty(),
+              false,
+              draws.measuring()),
+          Optional.of(
+              new GaugeMember(
+                  INSTRUMENTS.gaugeStep(),
+                  INSTRUMENTS.gaugeNoise(),
+                  OptionalDouble.of(250),
+                  OptionalDouble.of(0.05),
+                  true)),
+          Optional.of(
+              new ThermometerMember(INSTRUMENTS.thermometerStep(), INSTRUMENTS.thermometerNoise())),
+          OptionalDouble.empty(),
+          OptionalDouble.empty(),
+          OptionalDouble.of(Double.POSITIVE_INFINITY),
+          OptionalDouble.empty(),
+          OptionalDouble.empty(),
+          OptionalDouble.empty(),
+          draws.closing(),
+          Optional.of(purpose),
+          OptionalDouble.empty(),
+          Optional.of(new RuleMember(100, 2, 8)),
+          Optional.empty());
+    }
+  }
+}

@@ -1,0 +1,27 @@
+package gotera.web.job;
+
+import java.util.OptionalDouble;
+
+/**
+ * What intake writes down.
+ *
+ * @param vehicle name of the vehicle; a known name finds it, a new one makes it
+ * @param description what kind of vehicle it is
+ * @param reason why it is tested
+ * @param complaint what the customer says
+ * @param whereLost when and where coolant is lost
+ * @param lossMlPerWeek loss complained of (mL per week)
+ * @param topUpMl water it took to the brim (mL)
+ * @param liquidMl liquid in the system (mL)
+ * @param strength strength of the coolant
+ */
+public record Intake(
+    String vehicle,
+    String description,
+    String reason,
+    String complaint,
+    String whereLost,
+    OptionalDouble lossMlPerWeek,
+    OptionalDouble topUpMl,
+    OptionalDouble liquidMl,
+    OptionalDouble strength) {}

@@ -1,0 +1,110 @@
+package gotera.web.job;
+
+import gotera.quantity.Typed;
+import gotera.web.shell.Entry;
+import gotera.web.shell.FieldProblems;
+import gotera.web.shell.Figures;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+
+/**
+ * Intake as typed.
+ *
+ * @param vehicle the vehicle's name
+ * @param description its kind
+ * @param reason why it is tested
+ * @param complaint what the customer says
+ * @param whereLost when and where coolant is lost
+ * @param lossPerWeek loss per week
+ * @param topUp water to the brim
+ * @param liquid liquid in the system
+ * @param strength strength in percent
+ * @param version version of the job that was read
+ */
+record IntakeForm(
+    String vehicle,
+    String description,
+    String reason,
+    String complaint,
+    String whereLost,
+    String lossPerWeek,
+    String topUp,
+    String liquid,
+    String strength,
+    int version) {
+  static final List<String> REASONS = List.of("complaint", "baseline", "purchase", "assembly");
+  static final List<String> PLACES =
+      List.of("unknown", "puddle", "after-drive", "running", "never-seen");
+  private static final double LITRE = 1000;
+
+  /** Everything absent is empty. */
+  IntakeForm {
+    vehicle = Entry.text(vehicle, 120);
+    description = Entry.text(description, 200);
+    reason = REASONS.contains(reason) ? reason : "complaint";
+    complaint = Entry.text(complaint, 2000);
+    whereLost = PLACES.contains(whereLost) ? whereLost : "unknown";
+    lossPerWeek = Entry.text(lossPerWeek, 60);
+    topUp = Entry.text(topUp, 60);
+    liquid = Entry.text(liquid, 60);
+    strength = Entry.text(strength, 60);
+  }
+
+  static IntakeForm of(JobView job) {
+    return new IntakeForm(
+        job.vehicle().orElse(""),
+        job.description(),
+        job.reason(),
+        job.complaint(),
+        job.whereLost(),
+        litres(job.lossMlPerWeek()),
+        litres(job.topUpMl()),
+        litres(job.liquidMl()),
+        job.strength().isPresent() ? Figures.plain(job.strength().getAsDouble() * 100) : "",
+        job.version());
+  }
+
+  Optional<Intake> read(FieldProblems problems) {
+    if (vehicle.isBlank()) {
+      problems.add("vehicle", "problem.vehicle");
+    }
+    OptionalDouble percent =
+        number(problems.takeIfTyped("strength", strength, Typed.number(strength, "%")));
+    if (percent.isPresent() && (percent.getAsDouble() < 0 || percent.getAsDouble() > 60)) {
+      problems.add("strength", "problem.strength", strength);
+    }
+    OptionalDouble liquidMl = volume(problems, "liquid", liquid);
+    if (liquidMl.isPresent()
+        && (liquidMl.getAsDouble() < 500 || liquidMl.getAsDouble() > 200_000)) {
+      problems.add("liquid", "problem.liquid", liquid);
+    }
+    Intake intake =
+        new Intake(
+            vehicle,
+            description,
+            reason,
+            complaint,
+            whereLost,
+            volume(problems, "lossPerWeek", lossPerWeek),
+            volume(problems, "topUp", topUp),
+            liquidMl,
+            percent.isPresent()
+                ? OptionalDouble.of(percent.getAsDouble() / 100)
+                : OptionalDouble.empty());
+    return problems.none() ? Optional.of(intake) : Optional.empty();
+  }
+
+  private static OptionalDouble volume(FieldProblems problems, String field, String typed) {
+    return number(
+        problems.takeIfTyped(field, typed, Typed.volume(typed, LITRE)).map(v -> v.millilitres()));
+  }
+
+  private static OptionalDouble number(Optional<Double> value) {
+    return value.isPresent() ? OptionalDouble.of(value.get()) : OptionalDouble.empty();
+  }
+
+  private static String litres(OptionalDouble millilitres) {
+    return millilitres.isPresent() ? Figures.plain(millilitres.getAsDouble() / LITRE) + " L" : "";
+  }
+}

@@ -1,0 +1,163 @@
+package gotera.web.job;
+
+import gotera.web.job.JobHeadline.Headline;
+import gotera.web.shell.FieldProblems;
+import gotera.web.shell.Figures;
+import gotera.web.shell.NotFound;
+import gotera.web.shell.Words;
+import java.security.Principal;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.dao.OptimisticLockingFailureException;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.servlet.ModelAndView;
+
+/** Front page, new job, intake, and the steps that are coming. */
+@Controller
+class JobController {
+  private final JobService jobs;
+  private final Rail rail;
+  private final List<JobHeadline> headlines;
+  private final Words words;
+
+  JobController(JobService jobs, Rail rail, List<JobHeadline> headlines, Words words) {
+    this.jobs = jobs;
+    this.rail = rail;
+    this.headlines = headlines;
+    this.words = words;
+  }
+
+  /** A job on the front page. */
+  record OpenJob(
+      String address,
+      String vehicle,
+      String complaint,
+      String waitsFor,
+      String since,
+      Optional<Headline> headline) {}
+
+  @GetMapping("/")
+  String front(Model model) {
+    List<OpenJob> open = new ArrayList<>();
+    for (JobView job : jobs.open()) {
+      Step waitsFor = rail.waitsFor(job.id());
+      open.add(
+          new OpenJob(
+              "/jobs/" + job.id() + "/" + waitsFor.word(),
+              job.vehicle().orElse(words.say("job.unnamed")),
+              job.complaint(),
+              words.say("waits." + waitsFor.word()),
+              Figures.moment(job.startedAt()),
+              headlines.stream().flatMap(h -> h.of(job.id()).stream()).findFirst()));
+    }
+    model.addAttribute("open", open);
+    return "job/front";
+  }
+
+  @GetMapping("/jobs/new")
+  String newJob(Model model) {
+    model.addAttribute("form", new IntakeForm("", "", "", "", "", "", "", "", "", 0));
+    return newJobPage(model, Map.of());
+  }
+
+  @PostMapping("/jobs/new")
+  Object begin(@ModelAttribute IntakeForm form, Principal principal, Model model) {
+    FieldProblems problems = new FieldProblems(words);
+    Optional<Intake> intake = form.read(problems);
+    if (intake.isEmpty()) {
+      model.addAttribute("form", form);
+      return unprocessable(newJobPage(model, problems.sentences()), model);
+    }
+    UUID id = jobs.begin(principal.getName());
+    jobs.write(id, intake.get(), jobs.require(id).version());
+    return "redirect:/jobs/" + id + "/cap";
+  }
+
+  private String newJobPage(Model model, Map<String, String> problems) {
+    model.addAttribute("problems", problems);
+    choices(model);
+    return "job/new";
+  }
+
+  @GetMapping("/jobs/{id}")
+  String job(@PathVariable UUID id) {
+    jobs.require(id);
+    return "redirect:/jobs/" + id + "/" + rail.waitsFor(id).word();
+  }
+
+  @GetMapping("/jobs/{id}/intake")
+  String intake(@PathVariable UUID id, Figures figures, Model model) {
+    return intakePage(id, IntakeForm.of(jobs.require(id)), Map.of(), figures, model);
+  }
+
+  @PostMapping("/jobs/{id}/intake")
+  Object write(
+      @PathVariable UUID id, @ModelAttribute IntakeForm form, Figures figures, Model model) {
+    JobView job = jobs.require(id);
+    FieldProblems problems = new FieldProblems(words);
+    Optional<Intake> intake = form.read(problems);
+    if (intake.isPresent()) {
+      try {
+        jobs.write(id, intake.get(), form.version());
+        return "redirect:/jobs/" + id + "/cap";
+      } catch (OptimisticLockingFailureException e) {
+        problems.add("form", "problem.changed-meanwhile");
+        model.addAttribute("theirs", IntakeForm.of(jobs.require(id)));
+      }
+    }
+    return unprocessable(
+        intakePage(id, withVersion(form, job.version()), problems.sentences(), figures, model),
+        model);
+  }
+
+  private static IntakeForm withVersion(IntakeForm f, int version) {
+    return new IntakeForm(
+        f.vehicle(),
+        f.description(),
+        f.reason(),
+        f.complaint(),
+        f.whereLost(),
+        f.lossPerWeek(),
+        f.topUp(),
+        f.liquid(),
+        f.strength(),
+        version);
+  }
+
+  private String intakePage(
+      UUID id, IntakeForm form, Map<String, String> problems, Figures figures, Model model) {
+    model.addAttribute("place", new JobPlace(id, Step.INTAKE, figures));
+    model.addAttribute("form", form);
+    model.addAttribute("problems", problems);
+    choices(model);
+    return "job/intake";
+  }
+
+  private void choices(Model model) {
+    model.addAttribute("vehicles", jobs.vehicleNames());
+    model.addAttribute("reasons", IntakeForm.REASONS);
+    model.addAttribute("places", IntakeForm.PLACES);
+  }
+
+  @GetMapping("/jobs/{id}/{step:make-safe|look-over|fill-up|inside|decide|refill|hand-over}")
+  String coming(@PathVariable UUID id, @PathVariable String step, Figures figures, Model model) {
+    jobs.require(id);
+    Step shown = Step.of(step).orElseThrow(() -> new NotFound("step " + step));
+    model.addAttribute("place", new JobPlace(id, shown, figures));
+    model.addAttribute("step", shown);
+    return "job/coming";
+  }
+
+  private static ModelAndView unprocessable(String view, Model model) {
+    return new ModelAndView(view, model.asMap(), HttpStatus.UNPROCESSABLE_CONTENT);
+  }
+}

@@ -1,0 +1,51 @@
+package gotera.web.job;
+
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.util.List;
+import java.util.Map;
+import org.jspecify.annotations.Nullable;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.web.servlet.HandlerInterceptor;
+import org.springframework.web.servlet.ModelAndView;
+import org.springframework.web.servlet.config.annotation.InterceptorRegistry;
+import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
+
+/**
+ * Completes the pages of a job: a controller names job, step and figures, and the rail and what
+ * features contribute are added, so that no feature needs to know another.
+ */
+@Configuration
+class JobPageInterceptor implements WebMvcConfigurer, HandlerInterceptor {
+  private final JobService jobs;
+  private final Rail rail;
+  private final List<JobPageContributor> contributors;
+
+  JobPageInterceptor(JobService jobs, Rail rail, List<JobPageContributor> contributors) {
+    this.jobs = jobs;
+    this.rail = rail;
+    this.contributors = contributors;
+  }
+
+  @Override
+  public void addInterceptors(InterceptorRegistry registry) {
+    registry.addInterceptor(this).addPathPatterns("/jobs/**", "/tests/**");
+  }
+
+  @Override
+  public void postHandle(
+      HttpServletRequest request,
+      HttpServletResponse response,
+      Object handler,
+      @Nullable ModelAndView page) {
+    if (page == null || !(page.getModel().get("place") instanceof JobPlace place)) {
+      return;
+    }
+    Map<String, Object> model = page.getModel();
+    model.put("job", jobs.require(place.jobId()));
+    model.put("rail", rail.of(place.jobId(), place.step()));
+    for (JobPageContributor contributor : contributors) {
+      contributor.contribute(place.jobId(), place.step(), place.figures(), model);
+    }
+  }
+}

@@ -1,0 +1,43 @@
+package gotera.web.job;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.FetchType;
+import jakarta.persistence.Id;
+import jakarta.persistence.JoinColumn;
+import jakarta.persistence.ManyToOne;
+import jakarta.persistence.Table;
+import jakarta.persistence.Version;
+import java.time.Instant;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+
+/** A job in the database. */
+@Entity
+@Table(name = "job")
+class JobRecord {
+  @Id UUID id;
+
+  @ManyToOne(fetch = FetchType.EAGER)
+  @JoinColumn(name = "vehicle_id")
+  @Nullable VehicleRecord vehicle;
+
+  String reason = "complaint";
+  String complaint = "";
+  String whereLost = "unknown";
+  @Nullable Double lossMlPerWeek;
+  @Nullable Double topUpMl;
+  Instant startedAt;
+  String startedBy;
+  @Nullable Instant intakeAt;
+  @Nullable Instant closedAt;
+  @Version @Nullable Integer version;
+
+  @SuppressWarnings("NullAway.Init")
+  protected JobRecord() {}
+
+  JobRecord(UUID id, Instant startedAt, String startedBy) {
+    this.id = id;
+    this.startedAt = startedAt;
+    this.startedBy = startedBy;
+  }
+}

@@ -1,0 +1,86 @@
+package gotera.web.job;
+
+import gotera.web.shell.Identifiers;
+import gotera.web.shell.NotFound;
+import java.time.Clock;
+import java.util.List;
+import java.util.OptionalDouble;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.dao.OptimisticLockingFailureException;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Jobs: beginning them, finding them, writing their intake. */
+@Service
+public class JobService {
+  private final JobRecords jobs;
+  private final VehicleRecords vehicles;
+  private final Identifiers identifiers;
+  private final Clock clock;
+
+  JobService(JobRecords jobs, VehicleRecords vehicles, Identifiers identifiers, Clock clock) {
+    this.jobs = jobs;
+    this.vehicles = vehicles;
+    this.identifiers = identifiers;
+    this.clock = clock;
+  }
+
+  /** Begins a job without knowing anything yet. */
+  @Transactional
+  public UUID begin(String by) {
+    return jobs.save(new JobRecord(identifiers.next(), clock.instant(), by)).id;
+  }
+
+  /** The job, or not found. */
+  @Transactional(readOnly = true)
+  public JobView require(UUID id) {
+    return jobs.findById(id).map(JobView::of).orElseThrow(() -> new NotFound("job " + id));
+  }
+
+  /** Jobs that are not closed, the newest first. */
+  @Transactional(readOnly = true)
+  public List<JobView> open() {
+    return jobs.findByClosedAtIsNullOrderByStartedAtDesc().stream().map(JobView::of).toList();
+  }
+
+  /** Names of the vehicles known to the workshop. */
+  @Transactional(readOnly = true)
+  public List<String> vehicleNames() {
+    return vehicles.findAllByOrderByName().stream().map(v -> v.name).toList();
+  }
+
+  /**
+   * Writes intake.
+   *
+   * @param version version of the job that was read; an older one is refused
+   */
+  @Transactional
+  public void write(UUID id, Intake intake, int version) {
+    JobRecord job = jobs.findById(id).orElseThrow(() -> new NotFound("job " + id));
+    if (job.version != null && job.version != version) {
+      throw new OptimisticLockingFailureException("job " + id);
+    }
+    VehicleRecord vehicle =
+        vehicles
+            .findByName(intake.vehicle())
+            .orElseGet(() -> new VehicleRecord(identifiers.next(), intake.vehicle()));
+    if (!intake.description().isBlank()) {
+      vehicle.description = intake.description();
+    }
+    vehicle.liquidMl = known(intake.liquidMl(), vehicle.liquidMl);
+    vehicle.strength = known(intake.strength(), vehicle.strength);
+    job.vehicle = vehicles.save(vehicle);
+    job.reason = intake.reason();
+    job.complaint = intake.complaint();
+    job.whereLost = intake.whereLost();
+    job.lossMlPerWeek = known(intake.lossMlPerWeek(), null);
+    job.topUpMl = known(intake.topUpMl(), null);
+    job.intakeAt = clock.instant();
+    jobs.save(job);
+  }
+
+  private static @Nullable Double known(OptionalDouble value, @Nullable Double otherwise) {
+    return value.isPresent() ? Double.valueOf(value.getAsDouble()) : otherwise;
+  }
+}

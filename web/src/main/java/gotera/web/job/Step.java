@@ -1,0 +1,48 @@
+package gotera.web.job;
+
+import java.util.Optional;
+
+/** The steps of a job, in the order of the work. Any step opens at any time. */
+public enum Step {
+  INTAKE("intake", true),
+  MAKE_SAFE("make-safe", false),
+  LOOK_OVER("look-over", false),
+  FILL_UP("fill-up", false),
+  CAP("cap", true),
+  PRESSURE_TEST("pressure-test", true),
+  FIND("find", true),
+  INSIDE("inside", false),
+  DECIDE("decide", false),
+  REPAIR("repair", true),
+  REFILL("refill", false),
+  RE_TEST("re-test", true),
+  HAND_OVER("hand-over", false);
+
+  private final String word;
+  private final boolean built;
+
+  Step(String word, boolean built) {
+    this.word = word;
+    this.built = built;
+  }
+
+  /** The word for it in addresses and messages. */
+  public String word() {
+    return word;
+  }
+
+  /** Whether this step works already; the others say that they are coming. */
+  public boolean built() {
+    return built;
+  }
+
+  /** The step a word means. */
+  public static Optional<Step> of(String word) {
+    for (Step step : values()) {
+      if (step.word.equals(word)) {
+        return Optional.of(step);
+      }
+    }
+    return Optional.empty();
+  }
+}

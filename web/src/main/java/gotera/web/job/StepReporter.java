@@ -1,0 +1,32 @@
+package gotera.web.job;
+
+import java.util.UUID;
+
+/** How a feature tells the rail about its step. */
+public interface StepReporter {
+  /** The step. */
+  Step step();
+
+  /** How far it is in a job. */
+  StepStatus status(UUID jobId);
+
+  /**
+   * How far a step is.
+   *
+   * @param state the state, told by shape
+   * @param note a few words about it; empty for none
+   */
+  record StepStatus(State state, String note) {
+    /** Nothing done yet. */
+    public static final StepStatus UNTOUCHED = new StepStatus(State.UNTOUCHED, "");
+  }
+
+  /** States of a step. */
+  enum State {
+    UNTOUCHED,
+    RUNNING,
+    DONE,
+    AGAIN,
+    COMING
+  }
+}

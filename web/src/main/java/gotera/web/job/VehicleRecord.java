@@ -1,0 +1,29 @@
+package gotera.web.job;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import jakarta.persistence.Version;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+
+/** A vehicle in the database. */
+@Entity
+@Table(name = "vehicle")
+class VehicleRecord {
+  @Id UUID id;
+  String name;
+  String description = "";
+  String circuit = "inline-across-cap-on-radiator";
+  @Nullable Double liquidMl;
+  @Nullable Double strength;
+  @Version @Nullable Integer version;
+
+  @SuppressWarnings("NullAway.Init")
+  protected VehicleRecord() {}
+
+  VehicleRecord(UUID id, String name) {
+    this.id = id;
+    this.name = name;
+  }
+}

@@ -1,0 +1,39 @@
+package gotera.web.pressure;
+
+import gotera.formats.HoldDescription;
+import gotera.formats.HoldDescription.Compliance;
+import gotera.formats.HoldDescription.DrawMember;
+import java.util.Optional;
+
+/** Changes to a hold description; the rest stays. */
+final class HoldEdits {
+  private HoldEdits() {}
+
+  static HoldDescription withDraws(
+      HoldDescription h, Optional<DrawMember> measuring, Optional<DrawMember> closing) {
+    Compliance c = h.compliance();
+    return new HoldDescription(
+        h.ratedKpa(),
+        h.limitKpa(),
+        h.limitFromMaker(),
+        h.atmosphereKpa(),
+        h.ambientC(),
+        h.liquidMl(),
+        h.strength(),
+        new Compliance(
+            c.trappedAirMl(), c.hoseMlPerKpa(), c.relativeUncertainty(), c.measured(), measuring),
+        h.gauge(),
+        h.thermometer(),
+        h.ownLeak(),
+        h.ownLeakU(),
+        h.soakHours(),
+        h.pumpedUntilS(),
+        h.pumpedFromKpa(),
+        h.releasedBeforeMin(),
+        closing,
+        h.purpose(),
+        h.acceptance(),
+        h.makerRule(),
+        h.windowS());
+  }
+}

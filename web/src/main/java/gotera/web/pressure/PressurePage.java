@@ -1,0 +1,63 @@
+package gotera.web.pressure;
+
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * Exactly what the bench of a pressure test shows.
+ *
+ * @param address where its forms go
+ * @param title its name
+ * @param subtitle what is known about it, in one line
+ * @param state pumping, holding or finished
+ * @param valveShutMillis when the valve was shut (epoch ms), for the running clock; 0 before
+ * @param clock time since the valve was shut, or since the start
+ * @param gaugeNow last reading
+ * @param unit unit of the gauge field
+ * @param said the verdict
+ * @param running whether the hold runs and no verdict is final
+ * @param wide the curve for a bench
+ * @param narrow the curve for a phone
+ * @param pad figures on the reading buttons
+ * @param table the readings as a table
+ * @param figures every figure with where it comes from
+ * @param budget the uncertainty, largest first
+ * @param makerRule what the maker's rule says here
+ * @param limit the limit of the test
+ * @param assumed what was assumed
+ * @param reTest whether this is the test after a repair
+ */
+record PressurePage(
+    String address,
+    String title,
+    String subtitle,
+    String state,
+    long valveShutMillis,
+    String clock,
+    String gaugeNow,
+    String unit,
+    VerdictWords.Said said,
+    boolean running,
+    String wide,
+    String narrow,
+    Pad pad,
+    List<Row> table,
+    List<Origin> figures,
+    List<Share> budget,
+    Optional<String> makerRule,
+    String limit,
+    List<String> assumed,
+    boolean reTest) {
+
+  /** What the buttons would enter; empty before the first reading. */
+  record Pad(boolean any, String same, String quarter, String half, boolean needle) {}
+
+  /** A reading in the table. */
+  record Row(String time, String gauge, String temperature) {}
+
+  /** A figure and where it comes from. */
+  record Origin(String name, String value, String from) {}
+
+  /** A contribution to the uncertainty. */
+  record Share(String name, String value, String advice, int percent) {}
+}

@@ -1,0 +1,247 @@
+package gotera.web.pressure;
+
+import gotera.drawing.Curve;
+import gotera.drawing.CurveDrawing;
+import gotera.pressure.PressureTestResult.Rate;
+import gotera.pressure.trace.Trace;
+import gotera.pressure.trace.TraceEvent;
+import gotera.uncertainty.Contribution;
+import gotera.web.pressure.PressurePage.Origin;
+import gotera.web.pressure.PressurePage.Pad;
+import gotera.web.pressure.PressurePage.Row;
+import gotera.web.pressure.PressurePage.Share;
+import gotera.web.shell.Figures;
+import gotera.web.shell.Words;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.stereotype.Component;
+
+/** Makes the bench of a pressure test from what it is. */
+@Component
+public class PressurePages {
+  private static final int MOST_ROWS = 40;
+
+  private final VerdictWords verdictWords;
+  private final Words words;
+
+  PressurePages(VerdictWords verdictWords, Words words) {
+    this.verdictWords = verdictWords;
+    this.words = words;
+  }
+
+  PressurePage page(PressureTestView test, double now, Figures figures) {
+    boolean finished = test.finishedAt().isPresent();
+    boolean holding = test.valveShut().isPresent();
+    Trace trace = test.trace();
+    boolean any = trace.size() > 0;
+    double last = any ? trace.gauge(trace.size() - 1) : 0;
+    double clockNow =
+        finished && any ? trace.seconds(trace.size() - 1) - test.origin() : now - test.origin();
+    return new PressurePage(
+        "/tests/" + test.id(),
+        words.say("pressure." + test.phase().word() + ".title", test.number()),
+        subtitle(test, figures),
+        finished ? "finished" : holding ? "holding" : "pumping",
+        holding && !finished
+            ? test.startedAt().toEpochMilli() + Math.round(test.origin() * 1000)
+            : 0,
+        Figures.minutesAndSeconds(clockNow),
+        any ? figures.pressureFigure(last) : "\u2013",
+        figures.unit().symbol(),
+        said(test, figures),
+        holding && !finished,
+        any ? curve(List.of(run(test)), test, figures, CurveDrawing.Size.WIDE) : "",
+        any ? curve(List.of(run(test)), test, figures, CurveDrawing.Size.NARROW) : "",
+        pad(test, figures),
+        table(test, figures),
+        test.result().rate().map(r -> origins(r, test, figures)).orElse(List.of()),
+        test.result().rate().map(this::budget).orElse(List.of()),
+        makerRule(test, figures),
+        words.say(
+            "pressure.limit",
+            figures.pressureTwice(test.conditions().limit().pressure().kilopascals()),
+            words.say("limit." + test.conditions().limit().source().name())),
+        test.assumed().stream().map(m -> words.say("assumed." + m)).toList(),
+        test.phase() == Phase.RE_TEST);
+  }
+
+  /** The verdict of a test in words. */
+  public VerdictWords.Said said(PressureTestView test, Figures figures) {
+    return verdictWords.say(
+        test.result(),
+        test.conditions().rated().kilopascals(),
+        test.conditions().acceptance().limit(),
+        figures);
+  }
+
+  /** A hold as a run of a drawing. */
+  public Curve.Run run(PressureTestView test) {
+    return new Curve.Run(
+        test.trace(),
+        test.origin(),
+        test.result().window(),
+        test.result().curve(),
+        words.say("pressure." + test.phase().word() + ".run"));
+  }
+
+  /** Draws one hold, or two over each other; limits are those of the last. */
+  public String curve(
+      List<Curve.Run> runs, PressureTestView test, Figures figures, CurveDrawing.Size size) {
+    Map<String, String> events = new HashMap<>();
+    for (TraceEvent.Kind kind : TraceEvent.Kind.values()) {
+      events.put(kind.word(), words.say("event." + kind.word()));
+    }
+    double rated = test.conditions().rated().kilopascals();
+    return CurveDrawing.of(
+        new Curve(
+            runs,
+            rated,
+            test.conditions().makerRule(),
+            figures.unit(),
+            new Curve.Words(
+                words.say("curve.title"),
+                words.say("curve.minutes"),
+                words.say("curve.rated", figures.pressure(rated)),
+                test.result()
+                    .makerRule()
+                    .map(
+                        m ->
+                            words.say(
+                                "curve.maker-rule", Figures.plain(twoDigits(m.letsThrough()))))
+                    .orElse(""),
+                words.say("curve.temperature"),
+                events)),
+        size);
+  }
+
+  private String subtitle(PressureTestView test, Figures figures) {
+    String compliance =
+        test.result()
+            .rate()
+            .map(
+                r ->
+                    " \u00b7 "
+                        + words.say(
+                            "pressure.compliance",
+                            Figures.plain(twoDigits(r.compliance())),
+                            words.say("compliance." + r.airAndHoses().source().word())))
+            .orElse("");
+    return words.say(
+            "pressure.gauge-steps", figures.pressure(test.conditions().gauge().resolution()))
+        + compliance
+        + " \u00b7 "
+        + words.say("purpose." + test.conditions().acceptance().purpose().word());
+  }
+
+  private static Pad pad(PressureTestView test, Figures figures) {
+    Trace trace = test.trace();
+    if (trace.size() == 0) {
+      return new Pad(false, "", "", "", test.readingMode().equals("needle"));
+    }
+    double last = trace.gauge(trace.size() - 1);
+    double step = test.conditions().gauge().resolution();
+    return new Pad(
+        true,
+        figures.pressure(last),
+        figures.pressure(last - step),
+        figures.pressure(last - 2 * step),
+        test.readingMode().equals("needle"));
+  }
+
+  private static List<Row> table(PressureTestView test, Figures figures) {
+    Trace trace = test.trace();
+    List<Row> rows = new ArrayList<>();
+    for (int i = Math.max(0, trace.size() - MOST_ROWS); i < trace.size(); i++) {
+      rows.add(
+          0,
+          new Row(
+              Figures.minutesAndSeconds(trace.seconds(i) - test.origin()),
+              figures.pressure(trace.gauge(i)),
+              trace.hasTemperature(i) ? Figures.fixed(trace.celsius(i), 1) + " \u00b0C" : ""));
+    }
+    return rows;
+  }
+
+  private List<Origin> origins(Rate rate, PressureTestView test, Figures figures) {
+    double accepted = test.conditions().acceptance().limit();
+    return List.of(
+        origin(
+            "rate",
+            Figures.rate(rate.rate(), rate.u()) + " mL/min",
+            figures.pressure(test.conditions().rated().kilopascals())),
+        origin("upper", bound(rate.upper()), Figures.plain(accepted)),
+        origin("threshold", bound(rate.leakThreshold()), bound(rate.limits().critical())),
+        origin("detection", bound(rate.limits().detection()), Figures.plain(accepted)),
+        origin(
+            "compliance",
+            Figures.plain(twoDigits(rate.compliance()))
+                + " mL/kPa \u00b1 "
+                + Figures.fixed(196 * rate.airAndHoses().relativeUncertainty(), 0)
+                + " %",
+            Figures.volume(rate.airAndHoses().trappedAir().millilitres()),
+            Figures.plain(rate.airAndHoses().hose()),
+            words.say("compliance." + rate.airAndHoses().source().word())),
+        origin(
+            "thermal",
+            Figures.fixed(rate.thermalSensitivity(), 2) + " mL/K",
+            Figures.volume(test.conditions().liquid().millilitres()),
+            Figures.plain(test.conditions().coolant().strength() * 100)),
+        origin(
+            "drift",
+            Figures.fixed(rate.drift(), 3)
+                + " \u00b1 "
+                + Figures.fixed(1.96 * rate.driftU(), 3)
+                + " K/min",
+            words.say(rate.driftMeasured() ? "drift.measured" : "drift.assumed")),
+        origin("settled", Figures.volume(rate.settled())));
+  }
+
+  private Origin origin(String name, String value, Object... inputs) {
+    return new Origin(
+        words.say("figure." + name), value, words.say("figure." + name + ".from", inputs));
+  }
+
+  private String bound(double value) {
+    return Double.isFinite(value)
+        ? Figures.bound(value) + " mL/min"
+        : words.say("verdict.no-bound");
+  }
+
+  private List<Share> budget(Rate rate) {
+    double total = Math.pow(rate.u(), 2);
+    List<Share> shares = new ArrayList<>();
+    for (Contribution c : rate.budget().contributions()) {
+      if (c.u() > 0) {
+        String word = c.source().name().toLowerCase(Locale.ROOT).replace('_', '-');
+        shares.add(
+            new Share(
+                words.say("source." + word),
+                "\u00b1 " + Figures.halfWidth(c.u()) + " mL/min",
+                words.say("source." + word + ".advice"),
+                (int) Math.round(100 * c.u() * c.u() / total)));
+      }
+    }
+    return shares;
+  }
+
+  private Optional<String> makerRule(PressureTestView test, Figures figures) {
+    return test.result()
+        .makerRule()
+        .map(
+            m ->
+                words.say(
+                    "maker-rule." + m.met().word(),
+                    figures.pressure(m.rule().pressure().kilopascals()),
+                    Figures.plain(m.rule().minutes()),
+                    figures.pressure(m.rule().drop()),
+                    Figures.plain(twoDigits(m.letsThrough()))));
+  }
+
+  private static double twoDigits(double value) {
+    return new java.math.BigDecimal(value).round(new java.math.MathContext(2)).doubleValue();
+  }
+}

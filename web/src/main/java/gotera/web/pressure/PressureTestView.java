@@ -1,0 +1,52 @@
+package gotera.web.pressure;
+
+import gotera.formats.HoldDescription;
+import gotera.pressure.HoldConditions;
+import gotera.pressure.PressureTestResult;
+import gotera.pressure.trace.Trace;
+import gotera.pressure.trace.TraceEvent;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+
+/**
+ * A pressure test as pages and other features see it.
+ *
+ * @param id its identifier
+ * @param jobId its job
+ * @param phase what it is for
+ * @param number its number within the phase, from 1
+ * @param startedAt when its clock began
+ * @param readingMode needle or digital
+ * @param finishedAt when it was sealed
+ * @param hold its description
+ * @param conditions the description with its defaults
+ * @param assumed members that took a default
+ * @param trace what was read, without what was taken back
+ * @param result the verdict: as it was given where the test is sealed, else as of now
+ */
+public record PressureTestView(
+    UUID id,
+    UUID jobId,
+    Phase phase,
+    int number,
+    Instant startedAt,
+    String readingMode,
+    Optional<Instant> finishedAt,
+    HoldDescription hold,
+    HoldConditions conditions,
+    List<String> assumed,
+    Trace trace,
+    PressureTestResult result) {
+
+  /** When the valve was shut, on the trace's clock (s). */
+  public Optional<Double> valveShut() {
+    return trace.last(TraceEvent.Kind.VALVE_SHUT).map(TraceEvent::seconds);
+  }
+
+  /** Zero of the time shown: the moment the valve was shut, else the first reading, else 0 (s). */
+  public double origin() {
+    return valveShut().orElse(trace.size() > 0 ? trace.seconds(0) : 0.0);
+  }
+}

@@ -1,0 +1,123 @@
+package gotera.web.pressure;
+
+import gotera.drawing.VerdictShape;
+import gotera.pressure.PressureTestResult;
+import gotera.pressure.PressureTestResult.Rate;
+import gotera.pressure.verdict.Reason;
+import gotera.pressure.verdict.Reason.Code;
+import gotera.pressure.verdict.VerdictKind;
+import gotera.quantity.LeakRate;
+import gotera.web.shell.Figures;
+import gotera.web.shell.Words;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Set;
+import org.springframework.stereotype.Component;
+
+/** Says a verdict in words, with its shape. */
+@Component
+public class VerdictWords {
+  private static final Set<Code> PRESSURES =
+      Set.of(
+          Code.ABOVE_LIMIT,
+          Code.OUT_OF_RANGE,
+          Code.PRESSURE_TOO_LOW,
+          Code.FELL_TOO_FAR,
+          Code.CLOSING_DRAW_WRONG,
+          Code.DROP_WITHIN_STEPS);
+
+  private final Words words;
+
+  VerdictWords(Words words) {
+    this.words = words;
+  }
+
+  /**
+   * A verdict to show.
+   *
+   * @param kind word of its class, for the style
+   * @param shape its shape as SVG
+   * @param headline the verdict with its figure
+   * @param detail what it means
+   * @param reasons what is missing or failed, and what would settle it
+   */
+  public record Said(
+      String kind, String shape, String headline, String detail, List<String> reasons) {}
+
+  /** The verdict of a result. */
+  public Said say(PressureTestResult result, double rated, double accepted, Figures figures) {
+    VerdictKind kind = result.verdict();
+    return new Said(
+        kind.word(),
+        VerdictShape.of(kind, missing(result, accepted)),
+        headline(result),
+        detail(result, rated, accepted, figures),
+        result.reasons().stream().map(r -> reason(r, figures)).toList());
+  }
+
+  /** Share of a proof that is missing: how far the bound is from the limit. */
+  private static double missing(PressureTestResult result, double accepted) {
+    return result
+        .rate()
+        .map(r -> 1 - accepted / Math.max(accepted, Math.max(r.upper(), r.limits().detection())))
+        .orElse(0.8);
+  }
+
+  private String headline(PressureTestResult result) {
+    String key = "verdict." + result.verdict().word();
+    if (result.verdict() == VerdictKind.GROSS) {
+      return words.say(key, Figures.atLeast(result.lowerBound().orElse(0)));
+    }
+    if (result.rate().isEmpty()) {
+      return words.say(key + ".no-rate");
+    }
+    Rate rate = result.rate().get();
+    return words.say(
+        key,
+        Figures.rate(rate.rate(), rate.u()),
+        Figures.halfWidth(rate.u()),
+        Figures.bound(rate.upper()));
+  }
+
+  private String detail(PressureTestResult result, double rated, double accepted, Figures figures) {
+    String key = "verdict." + result.verdict().word() + ".detail";
+    if (result.rate().isEmpty()) {
+      return words.say(key + (result.verdict() == VerdictKind.GROSS ? "" : ".no-rate"));
+    }
+    Rate rate = result.rate().get();
+    LeakRate leak = new LeakRate(Math.max(0, rate.rate()));
+    String detail =
+        words.say(
+            key,
+            figures.pressure(rated),
+            figures.pressure(rate.endPressure()),
+            Figures.volume(leak.perDay().millilitres()),
+            Figures.plain(rate.hole().orElse(0)),
+            Figures.plain(Math.round(leak.dropsPerMinute() * 10) / 10.0),
+            boundOrNone(rate.upper()),
+            Figures.plain(accepted));
+    if (result.verdict() == VerdictKind.LEAK && rate.upper() <= accepted) {
+      return words.say("verdict.leak.small", Figures.plain(accepted)) + " " + detail;
+    }
+    return detail;
+  }
+
+  private String boundOrNone(double bound) {
+    return Double.isFinite(bound) ? Figures.bound(bound) : words.say("verdict.no-bound");
+  }
+
+  private String reason(Reason reason, Figures figures) {
+    List<Object> blanks = new ArrayList<>();
+    for (double number : reason.numbers()) {
+      blanks.add(
+          PRESSURES.contains(reason.code())
+              ? figures.pressure(number)
+              : reason.code() == Code.COMPLIANCE_UNSURE
+                  ? Figures.fixed(196 * number, 0)
+                  : Double.isFinite(number)
+                      ? Figures.plain(number)
+                      : words.say("verdict.no-bound"));
+    }
+    return words.say("reason." + reason.code().word(), blanks.toArray());
+  }
+}

@@ -1,0 +1,113 @@
+package gotera.web.repair;
+
+import gotera.circuit.Circuit.Joint;
+import gotera.web.circuit.CircuitService;
+import gotera.web.circuit.LeakSite;
+import gotera.web.job.JobPlace;
+import gotera.web.job.JobService;
+import gotera.web.job.Step;
+import gotera.web.shell.Entry;
+import gotera.web.shell.FieldProblems;
+import gotera.web.shell.Figures;
+import gotera.web.shell.Words;
+import java.security.Principal;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.servlet.ModelAndView;
+
+/** The repair, as notes. */
+@Controller
+class RepairController {
+  private final RepairService repairs;
+  private final CircuitService circuits;
+  private final JobService jobs;
+  private final Words words;
+
+  RepairController(RepairService repairs, CircuitService circuits, JobService jobs, Words words) {
+    this.repairs = repairs;
+    this.circuits = circuits;
+    this.jobs = jobs;
+    this.words = words;
+  }
+
+  /** A note as typed. */
+  record RepairForm(String joint, String note) {
+    RepairForm {
+      joint = Entry.text(joint, 80);
+      note = Entry.text(note, 4000);
+    }
+  }
+
+  /** A place to choose. */
+  record Place(String code, String name, boolean wet) {}
+
+  /** A note to show. */
+  record Shown(String place, String note, String when) {}
+
+  @GetMapping("/jobs/{id}/repair")
+  String page(@PathVariable UUID id, Figures figures, Model model) {
+    jobs.require(id);
+    String wet =
+        circuits.sites(id).stream()
+            .filter(LeakSite::wet)
+            .map(LeakSite::joint)
+            .findFirst()
+            .orElse("");
+    return page(id, new RepairForm(wet, ""), Map.of(), figures, model);
+  }
+
+  @PostMapping("/jobs/{id}/repair")
+  Object write(
+      @PathVariable UUID id,
+      @ModelAttribute RepairForm form,
+      Figures figures,
+      Principal principal,
+      Model model) {
+    jobs.require(id);
+    FieldProblems problems = new FieldProblems(words);
+    if (form.note().isEmpty()) {
+      problems.add("note", "problem.repair-note");
+      return new ModelAndView(
+          page(id, form, problems.sentences(), figures, model),
+          model.asMap(),
+          HttpStatus.UNPROCESSABLE_CONTENT);
+    }
+    boolean known = circuits.circuit().joint(form.joint()).isPresent();
+    repairs.write(id, known ? form.joint() : "", form.note(), principal.getName());
+    return "redirect:/jobs/" + id + "/repair";
+  }
+
+  private String page(
+      UUID id, RepairForm form, Map<String, String> problems, Figures figures, Model model) {
+    List<String> wet =
+        circuits.sites(id).stream().filter(LeakSite::wet).map(LeakSite::joint).toList();
+    model.addAttribute("place", new JobPlace(id, Step.REPAIR, figures));
+    model.addAttribute("form", form);
+    model.addAttribute("problems", problems);
+    model.addAttribute(
+        "places",
+        circuits.circuit().joints().stream()
+            .map(Joint::code)
+            .map(c -> new Place(c, words.say("joint." + c), wet.contains(c)))
+            .toList());
+    model.addAttribute(
+        "notes",
+        repairs.notes(id).stream()
+            .map(
+                n ->
+                    new Shown(
+                        n.joint().isEmpty() ? "" : words.say("joint." + n.joint()),
+                        n.note(),
+                        Figures.moment(n.writtenAt()) + ", " + n.writtenBy()))
+            .toList());
+    return "repair/repair";
+  }
+}

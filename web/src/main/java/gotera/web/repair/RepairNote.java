@@ -1,0 +1,13 @@
+package gotera.web.repair;
+
+import java.time.Instant;
+
+/**
+ * A note on a repair.
+ *
+ * @param joint word of the joint that was repaired; empty for none in particular
+ * @param note what was done
+ * @param writtenAt when
+ * @param writtenBy by whom
+ */
+public record RepairNote(String joint, String note, Instant writtenAt, String writtenBy) {}

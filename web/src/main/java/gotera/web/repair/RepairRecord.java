@@ -1,0 +1,32 @@
+package gotera.web.repair;
+
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import java.time.Instant;
+import java.util.UUID;
+
+/** What was repaired, in the database. */
+@Entity
+@Table(name = "repair")
+class RepairRecord {
+  @Id UUID id;
+  UUID jobId;
+  String joint;
+  String note;
+  Instant writtenAt;
+  String writtenBy;
+
+  @SuppressWarnings("NullAway.Init")
+  protected RepairRecord() {}
+
+  RepairRecord(
+      UUID id, UUID jobId, String joint, String note, Instant writtenAt, String writtenBy) {
+    this.id = id;
+    this.jobId = jobId;
+    this.joint = joint;
+    this.note = note;
+    this.writtenAt = writtenAt;
+    this.writtenBy = writtenBy;
+  }
+}

@@ -1,0 +1,36 @@
+package gotera.web.repair;
+
+import gotera.web.shell.Identifiers;
+import java.time.Clock;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What was repaired in a job. */
+@Service
+public class RepairService {
+  private final RepairRecords repairs;
+  private final Identifiers identifiers;
+  private final Clock clock;
+
+  RepairService(RepairRecords repairs, Identifiers identifiers, Clock clock) {
+    this.repairs = repairs;
+    this.identifiers = identifiers;
+    this.clock = clock;
+  }
+
+  /** The notes in the order they were written. */
+  @Transactional(readOnly = true)
+  public List<RepairNote> notes(UUID jobId) {
+    return repairs.findByJobIdOrderByWrittenAt(jobId).stream()
+        .map(r -> new RepairNote(r.joint, r.note, r.writtenAt, r.writtenBy))
+        .toList();
+  }
+
+  /** Writes a note. */
+  @Transactional
+  public void write(UUID jobId, String joint, String note, String by) {
+    repairs.save(new RepairRecord(identifiers.next(), jobId, joint, note, clock.instant(), by));
+  }
+}

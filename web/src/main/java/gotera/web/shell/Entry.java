@@ -1,0 +1,17 @@
+package gotera.web.shell;
+
+import org.jspecify.annotations.Nullable;
+
+/** Text from a form's field. */
+public final class Entry {
+  private Entry() {}
+
+  /** What was typed, without blanks around it; empty where nothing was, cut to what is stored. */
+  public static String text(@Nullable String typed, int longest) {
+    if (typed == null) {
+      return "";
+    }
+    String stripped = typed.strip();
+    return stripped.length() > longest ? stripped.substring(0, longest) : stripped;
+  }
+}

@@ -1,0 +1,14 @@
+// Starts every behaviour; each is a module of its own and works on what it finds on the page.
+import { startStopwatch } from "./stopwatch.js";
+import { startReading } from "./reading.js";
+import { startDrop } from "./drop.js";
+import { startDrawer } from "./drawer.js";
+import { startKeys } from "./keys.js";
+import { startOffline } from "./offline.js";
+
+startStopwatch();
+startReading();
+startDrop();
+startDrawer();
+startKeys();
+startOffline();
