@@ -20,6 +20,15 @@ use_java() {
   fail "Java 17 was not found. Run ./gotera setup."
 }
 
+answers() { # whether an address on this machine answers with 200: answers PORT PATH
+  local status
+  { exec 3<>"/dev/tcp/127.0.0.1/$1"; } 2>/dev/null || return 1
+  printf 'GET %s HTTP/1.0\r\nHost: 127.0.0.1\r\n\r\n' "$2" >&3
+  IFS= read -r -t 5 status <&3 || status=
+  exec 3>&-
+  [[ $status == *" 200"* ]]
+}
+
 free_port() { # the first port from the one given that nobody listens on
   local port=$1
   while (exec 3<>"/dev/tcp/127.0.0.1/$port") 2>/dev/null; do

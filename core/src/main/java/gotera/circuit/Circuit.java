@@ -17,7 +17,7 @@ public record Circuit(String code, List<Part> parts, List<Line> lines, List<Join
   public static final double WIDTH = 1000;
 
   /** Height of the sheet. */
-  public static final double HEIGHT = 600;
+  public static final double HEIGHT = 570;
 
   /** Keeps its own copies. */
   public Circuit {
@@ -84,7 +84,9 @@ public record Circuit(String code, List<Part> parts, List<Line> lines, List<Join
    * @param x where it is
    * @param y where it is
    * @param fastening the word for how it is held
-   * @param labelRight whether its name stands to the right of it
+   * @param labelDx where its name begins, to the right of it; where it ends, if negative
+   * @param labelDy how far below it the base line of its name lies
    */
-  public record Joint(String code, double x, double y, String fastening, boolean labelRight) {}
+  public record Joint(
+      String code, double x, double y, String fastening, double labelDx, double labelDy) {}
 }

@@ -17,13 +17,13 @@ public final class CircuitPresets {
 
   private static List<Part> parts() {
     return List.of(
-        new Part("radiator", Shape.CORE, 60, 130, 100, 350, 110, 520),
+        new Part("radiator", Shape.CORE, 60, 130, 100, 350, 70, 520),
         new Part("bottle", Shape.BOX, 215, 30, 90, 90, 260, 22),
         new Part("head", Shape.BOX, 400, 140, 320, 95, 590, 195),
         new Part("block", Shape.BLOCK, 380, 235, 360, 235, 600, 330),
         new Part("pump", Shape.WHEEL, 330, 270, 120, 120, 390, 336),
         new Part("thermostat-housing", Shape.BOX, 350, 130, 76, 62, 388, 118),
-        new Part("oil-pan", Shape.PAN, 420, 470, 280, 80, 600, 522),
+        new Part("oil-pan", Shape.PAN, 420, 470, 280, 76, 600, 520),
         new Part("heater-core", Shape.BOX, 880, 200, 86, 170, 923, 396));
   }
 
@@ -43,30 +43,30 @@ public final class CircuitPresets {
 
   private static List<Joint> joints() {
     return List.of(
-        new Joint("cap.neck", 110, 130, "cap", false),
-        new Joint("overflow-hose.bottle-end", 215, 72, "push-fit", false),
-        new Joint("bottle.body", 280, 105, "none", true),
-        new Joint("bleed-screw.seal", 426, 140, "screw", true),
-        new Joint("thermostat-housing.gasket", 400, 192, "bolts", true),
-        new Joint("upper-hose.housing-end", 350, 160, "clamp", true),
-        new Joint("upper-hose.radiator-end", 160, 170, "clamp", true),
-        new Joint("temperature-sensor.seal", 500, 140, "screw", true),
-        new Joint("heater-supply.head-end", 720, 170, "clamp", true),
-        new Joint("heater-supply.core-end", 880, 235, "clamp", true),
-        new Joint("heater-core.tubes", 940, 285, "soldered", false),
-        new Joint("heater-return.core-end", 880, 335, "clamp", true),
-        new Joint("head.gasket", 560, 235, "bolts", true),
-        new Joint("radiator.upper-seam", 72, 172, "crimp", true),
-        new Joint("radiator.core", 110, 300, "soldered", true),
-        new Joint("pump.gasket", 438, 292, "bolts", true),
-        new Joint("pump.shaft-seal", 390, 300, "pressed-in", false),
-        new Joint("heater-return.pump-end", 450, 350, "clamp", true),
-        new Joint("lower-hose.pump-end", 338, 360, "clamp", true),
-        new Joint("radiator.lower-seam", 72, 432, "crimp", true),
-        new Joint("lower-hose.radiator-end", 160, 440, "clamp", true),
-        new Joint("radiator.drain-tap", 100, 470, "screw", true),
-        new Joint("block.core-plug-front", 470, 420, "pressed-in", true),
-        new Joint("block.core-plug-rear", 660, 420, "pressed-in", true),
-        new Joint("block.drain-plug", 560, 450, "screw", true));
+        new Joint("cap.neck", 110, 130, "cap", -4, -22),
+        new Joint("overflow-hose.bottle-end", 215, 72, "push-fit", 104, 4),
+        new Joint("bottle.body", 280, 105, "none", 40, 6),
+        new Joint("bleed-screw.seal", 426, 140, "screw", -8, -36),
+        new Joint("thermostat-housing.gasket", 400, 192, "bolts", 18, 24),
+        new Joint("upper-hose.housing-end", 350, 160, "clamp", -20, -8),
+        new Joint("upper-hose.radiator-end", 160, 170, "clamp", 16, -10),
+        new Joint("temperature-sensor.seal", 500, 140, "screw", 14, -14),
+        new Joint("heater-supply.head-end", 720, 170, "clamp", -22, 6),
+        new Joint("heater-supply.core-end", 880, 235, "clamp", -22, 24),
+        new Joint("heater-core.tubes", 940, 285, "soldered", -24, 6),
+        new Joint("heater-return.core-end", 880, 335, "clamp", -22, -12),
+        new Joint("head.gasket", 560, 235, "bolts", 18, 6),
+        new Joint("radiator.upper-seam", 72, 172, "crimp", 18, 30),
+        new Joint("radiator.core", 110, 300, "soldered", 20, 6),
+        new Joint("pump.gasket", 438, 292, "bolts", 20, 0),
+        new Joint("pump.shaft-seal", 390, 300, "pressed-in", -22, 0),
+        new Joint("heater-return.pump-end", 450, 350, "clamp", 20, -10),
+        new Joint("lower-hose.pump-end", 338, 360, "clamp", -22, -8),
+        new Joint("radiator.lower-seam", 72, 432, "crimp", 18, -14),
+        new Joint("lower-hose.radiator-end", 160, 440, "clamp", 22, 34),
+        new Joint("radiator.drain-tap", 100, 470, "screw", 14, 30),
+        new Joint("block.core-plug-front", 470, 420, "pressed-in", 20, -12),
+        new Joint("block.core-plug-rear", 660, 420, "pressed-in", -20, -12),
+        new Joint("block.drain-plug", 560, 450, "screw", 20, 8));
   }
 }

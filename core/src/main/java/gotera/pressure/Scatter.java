@@ -6,7 +6,8 @@ package gotera.pressure;
  * @param chiSquarePerFreedom χ²/ν in units of the gauge's own noise; 1 where nothing is left over
  * @param freedom degrees of freedom ν; 0 with three readings or fewer
  * @param autocorrelation lag-1 autocorrelation of the residuals, held within 0 to 0.9
- * @param runs whether residuals larger than expected stay on one side of the curve for long
+ * @param runs whether residuals larger than expected stay on one side of the curve for long, beyond
+ *     what the autocorrelation covers
  */
 record Scatter(double chiSquarePerFreedom, int freedom, double autocorrelation, boolean runs) {
   private static final int PARAMETERS = 3;
@@ -39,7 +40,10 @@ record Scatter(double chiSquarePerFreedom, int freedom, double autocorrelation, 
     double rho = n < 6 || square == 0 ? 0 : Math.min(MOST_CORRELATED, Math.max(0, lag / square));
     double perFreedom = square / freedom;
     return new Scatter(
-        perFreedom, freedom, rho, perFreedom > 1 && n >= 10 && runsStatistic(r) < RUNS_LIMIT);
+        perFreedom,
+        freedom,
+        rho,
+        perFreedom > 1 && n >= 10 && runsStatistic(whitened(r, rho)) < RUNS_LIMIT);
   }
 
   /** Factor on the variance of the fit: max(1, χ²/ν)·(1 + ρ)/(1 − ρ). */
@@ -47,9 +51,18 @@ record Scatter(double chiSquarePerFreedom, int freedom, double autocorrelation, 
     return Math.max(1, chiSquarePerFreedom) * (1 + autocorrelation) / (1 - autocorrelation);
   }
 
-  /** Whether the model describes this curve (limits are our judgement, untested). */
-  boolean inOrder() {
-    return chiSquarePerFreedom <= MOST_SCATTER && !runs;
+  /** Whether the readings scatter more than the model may leave over (our judgement, untested). */
+  boolean tooWide() {
+    return chiSquarePerFreedom > MOST_SCATTER;
+  }
+
+  /** The residuals without the part that the one before explains: the inflation covers that. */
+  private static double[] whitened(double[] r, double rho) {
+    double[] w = new double[r.length - 1];
+    for (int i = 1; i < r.length; i++) {
+      w[i - 1] = r[i] - rho * r[i - 1];
+    }
+    return w;
   }
 
   /** Wald and Wolfowitz's statistic for the number of runs (Ann. Math. Stat. 11 (1940) 147). */

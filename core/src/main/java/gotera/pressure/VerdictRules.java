@@ -119,8 +119,10 @@ final class VerdictRules {
     if (rate.limits().detection() > accepted) {
       missing.add(Reason.of(Code.DETECTION_LIMIT_TOO_HIGH, rate.limits().detection(), accepted));
     }
-    if (!scatter.inOrder()) {
+    if (scatter.tooWide()) {
       missing.add(Reason.of(Code.CURVE_NOT_DESCRIBED, scatter.chiSquarePerFreedom()));
+    } else if (scatter.runs()) {
+      missing.add(Reason.of(Code.RESIDUALS_IN_RUNS));
     }
     if (rate.meanPressure() < MEAN_SHARE * conditions.rated().kilopascals()) {
       missing.add(

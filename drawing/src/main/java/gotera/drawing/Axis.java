@@ -30,14 +30,20 @@ record Axis(double low, double high, double step, double from, double to) {
         Math.floor(low / step + 1e-9) * step, Math.ceil(high / step - 1e-9) * step, step, from, to);
   }
 
+  /** The same ticks, but the scale begins and ends at the values themselves. */
+  Axis tight(double lowest, double highest) {
+    return new Axis(lowest, Math.max(highest, lowest + step / 2), step, from, to);
+  }
+
   double at(double value) {
     return from + (value - low) / (high - low) * (to - from);
   }
 
   List<Double> ticks() {
     List<Double> ticks = new ArrayList<>();
-    for (int i = 0; low + i * step <= high + step * 1e-6; i++) {
-      ticks.add(low + i * step);
+    double first = Math.ceil(low / step - 1e-6) * step;
+    for (int i = 0; first + i * step <= high + step * 1e-6; i++) {
+      ticks.add(first + i * step);
     }
     return ticks;
   }

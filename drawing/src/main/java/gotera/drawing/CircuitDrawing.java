@@ -76,7 +76,7 @@ public final class CircuitDrawing {
   }
 
   private static void wall(Svg svg, UnaryOperator<String> word) {
-    svg.line(846, 40, 846, 560, "circuit-wall");
+    svg.line(846, 40, 846, 550, "circuit-wall");
     svg.text(854, 54, "start", "circuit-part", word.apply("firewall"));
   }
 
@@ -172,11 +172,11 @@ public final class CircuitDrawing {
               "<path transform=\"translate(%s,%s)\" class=\"joint-dot\" d=\"M0,-17 C9,-4 12,1 12,6 A12,12 0 0 1 -12,6 C-12,1 -9,-4 0,-17z\"/>"
                   .formatted(Svg.number(joint.x()), Svg.number(joint.y())));
     }
-    if (chosen || view.mark() == Mark.WET || view.mark() == Mark.STAINED) {
+    if (chosen || view.mark() == Mark.WET) {
       svg.text(
-          joint.labelRight() ? joint.x() + 20 : joint.x() - 20,
-          joint.y() + 5,
-          joint.labelRight() ? "start" : "end",
+          joint.x() + joint.labelDx(),
+          joint.y() + joint.labelDy(),
+          joint.labelDx() > 0 ? "start" : "end",
           "joint-label",
           view.label());
     }

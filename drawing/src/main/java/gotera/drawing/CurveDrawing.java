@@ -4,6 +4,8 @@ import gotera.drawing.Curve.Run;
 import gotera.pressure.FittedCurve;
 import gotera.pressure.trace.Trace;
 import gotera.pressure.trace.TraceEvent;
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 
@@ -14,6 +16,16 @@ public final class CurveDrawing {
   private static final int MOST_POINTS = 240;
   private static final int MOST_FLAGS = 6;
   private static final double FLAG_HEIGHT = 20;
+  private static final List<TraceEvent.Kind> ORDER =
+      List.of(
+          TraceEvent.Kind.PLACE_SEEN,
+          TraceEvent.Kind.VALVE_SHUT,
+          TraceEvent.Kind.FIRST_BEAD,
+          TraceEvent.Kind.DROP_SEEN,
+          TraceEvent.Kind.DRAW,
+          TraceEvent.Kind.SQUEEZED,
+          TraceEvent.Kind.RELEASED,
+          TraceEvent.Kind.PUMPED);
 
   private final Curve curve;
   private final double width;
@@ -29,7 +41,10 @@ public final class CurveDrawing {
     double height = size.height + (temperature ? 74 : 0);
     this.plotBottom = size.height - 46;
     this.svg = Svg.open(width, height, "curve", curve.words().title());
-    this.minutes = Axis.round(firstMinute(), Math.max(1, lastMinute()), size.ticks, 48, width - 12);
+    double lastMinute = Math.max(1, lastMinute());
+    this.minutes =
+        Axis.round(firstMinute(), lastMinute, size.ticks, 48, width - 12)
+            .tight(firstMinute(), lastMinute);
     double[] range = range();
     this.pressure = Axis.round(range[0], range[1], 6, plotBottom, 30);
   }
@@ -178,40 +193,43 @@ public final class CurveDrawing {
     }
   }
 
+  /** Every event is a line; names stand where there is room, the telling ones first. */
   private void flags() {
     Run run = curve.runs().get(curve.runs().size() - 1);
-    List<TraceEvent> events = run.trace().events();
-    double free = Double.NEGATIVE_INFINITY;
-    int drawn = 0;
-    for (TraceEvent event : events) {
-      double x = minutes.at(minute(run, event.seconds()));
-      String text = curve.words().events().getOrDefault(event.kind().word(), event.kind().word());
-      double length = 7.2 * text.length() + 18;
-      boolean left = x + length > width;
-      if (drawn >= MOST_FLAGS || x < minutes.from() - 1 || x > minutes.to() + 1) {
-        continue;
-      }
-      svg.line(x, 28, x, plotBottom, "curve-flag");
-      if ((left ? x - length : x) < free) {
-        continue;
-      }
-      double sign = left ? -1 : 1;
-      svg.path(
-          String.format(
-              Locale.ROOT,
-              "M%.1f,4h%.1fl%.1f,%.1fl%.1f,%.1fh%.1fz",
-              x,
-              sign * length,
-              -sign * 6,
-              FLAG_HEIGHT / 2,
-              sign * 6,
-              FLAG_HEIGHT / 2,
-              -sign * length),
-          "curve-flagbox");
-      svg.text(x + sign * 7, 18, left ? "end" : "start", "curve-flagtext", text);
-      free = left ? x : x + length;
-      drawn++;
+    List<double[]> taken = new ArrayList<>();
+    run.trace().events().stream()
+        .sorted(Comparator.comparingInt(e -> ORDER.indexOf(e.kind())))
+        .limit(MOST_FLAGS)
+        .forEach(e -> flag(e, minutes.at(minute(run, e.seconds())), taken));
+  }
+
+  private void flag(TraceEvent event, double x, List<double[]> taken) {
+    if (x < minutes.from() - 1 || x > minutes.to() + 1) {
+      return;
     }
+    svg.line(x, 28, x, plotBottom, "curve-flag");
+    String text = curve.words().events().getOrDefault(event.kind().word(), event.kind().word());
+    double length = 7.2 * text.length() + 18;
+    boolean left = x + length > width;
+    double from = left ? x - length : x;
+    if (taken.stream().anyMatch(t -> from < t[1] && from + length > t[0])) {
+      return;
+    }
+    taken.add(new double[] {from, from + length});
+    double sign = left ? -1 : 1;
+    svg.path(
+        String.format(
+            Locale.ROOT,
+            "M%.1f,4h%.1fl%.1f,%.1fl%.1f,%.1fh%.1fz",
+            x,
+            sign * length,
+            -sign * 6,
+            FLAG_HEIGHT / 2,
+            sign * 6,
+            FLAG_HEIGHT / 2,
+            -sign * length),
+        "curve-flagbox");
+    svg.text(x + sign * 7, 18, left ? "end" : "start", "curve-flagtext", text);
   }
 
   private void names() {

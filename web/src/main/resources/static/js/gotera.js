@@ -3,6 +3,7 @@ import { startStopwatch } from "./stopwatch.js";
 import { startReading } from "./reading.js";
 import { startDrop } from "./drop.js";
 import { startDrawer } from "./drawer.js";
+import { startRail } from "./rail.js";
 import { startKeys } from "./keys.js";
 import { startOffline } from "./offline.js";
 
@@ -10,5 +11,6 @@ startStopwatch();
 startReading();
 startDrop();
 startDrawer();
+startRail();
 startKeys();
 startOffline();

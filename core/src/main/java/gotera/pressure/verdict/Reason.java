@@ -45,6 +45,8 @@ public record Reason(Code code, List<Double> numbers) {
     DETECTION_LIMIT_TOO_HIGH("detection-limit-too-high"),
     /** Scatter over expectation, χ²/ν. */
     CURVE_NOT_DESCRIBED("curve-not-described"),
+    /** The readings stay on one side of the fitted curve for long. */
+    RESIDUALS_IN_RUNS("residuals-in-runs"),
     /** Mean pressure (kPa), rated pressure (kPa). */
     PRESSURE_TOO_LOW("pressure-too-low"),
     /** End pressure (kPa), start pressure (kPa). */

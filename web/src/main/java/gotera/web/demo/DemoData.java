@@ -98,7 +98,7 @@ class DemoData {
     Hold hold = new Hold(58, 40, 70, 5, 17, 0);
     Trace trace = bench.run(hold, List.of(Leak.orifice(62, 110)), 21);
     UUID test =
-        tests.begin(job, Phase.SEARCH, bench.hold(110, "search", 60, Draws.NONE), "digital", BY);
+        tests.begin(job, Phase.SEARCH, bench.hold(110, "search", 150, Draws.NONE), "digital", BY);
     tests.addTrace(test, trace, BY);
     tests.finish(test);
   }
@@ -304,7 +304,7 @@ class DemoData {
           draws.closing(),
           Optional.of(purpose),
           OptionalDouble.empty(),
-          Optional.of(new RuleMember(100, 2, 8)),
+          Optional.of(new RuleMember(Math.rint(rated) - 4, 2, 6)),
           Optional.empty());
     }
   }

@@ -108,10 +108,7 @@ public class PressurePages {
                 words.say("curve.rated", figures.pressure(rated)),
                 test.result()
                     .makerRule()
-                    .map(
-                        m ->
-                            words.say(
-                                "curve.maker-rule", Figures.plain(twoDigits(m.letsThrough()))))
+                    .map(m -> words.say("curve.maker-rule", Figures.twoDigits(m.letsThrough())))
                     .orElse(""),
                 words.say("curve.temperature"),
                 events)),
@@ -127,7 +124,7 @@ public class PressurePages {
                     " \u00b7 "
                         + words.say(
                             "pressure.compliance",
-                            Figures.plain(twoDigits(r.compliance())),
+                            Figures.twoDigits(r.compliance()),
                             words.say("compliance." + r.airAndHoses().source().word())))
             .orElse("");
     return words.say(
@@ -178,7 +175,7 @@ public class PressurePages {
         origin("detection", bound(rate.limits().detection()), Figures.plain(accepted)),
         origin(
             "compliance",
-            Figures.plain(twoDigits(rate.compliance()))
+            Figures.twoDigits(rate.compliance())
                 + " mL/kPa \u00b1 "
                 + Figures.fixed(196 * rate.airAndHoses().relativeUncertainty(), 0)
                 + " %",
@@ -238,10 +235,6 @@ public class PressurePages {
                     figures.pressure(m.rule().pressure().kilopascals()),
                     Figures.plain(m.rule().minutes()),
                     figures.pressure(m.rule().drop()),
-                    Figures.plain(twoDigits(m.letsThrough()))));
-  }
-
-  private static double twoDigits(double value) {
-    return new java.math.BigDecimal(value).round(new java.math.MathContext(2)).doubleValue();
+                    Figures.twoDigits(m.letsThrough())));
   }
 }

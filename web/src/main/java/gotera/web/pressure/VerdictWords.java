@@ -91,13 +91,13 @@ public class VerdictWords {
             key,
             figures.pressure(rated),
             figures.pressure(rate.endPressure()),
-            Figures.volume(leak.perDay().millilitres()),
-            Figures.plain(rate.hole().orElse(0)),
-            Figures.plain(Math.round(leak.dropsPerMinute() * 10) / 10.0),
+            Figures.volume(Figures.rounded(leak.perDay().millilitres())),
+            Figures.twoDigits(rate.hole().orElse(0)),
+            Figures.twoDigits(leak.dropsPerMinute()),
             boundOrNone(rate.upper()),
             Figures.plain(accepted));
     if (result.verdict() == VerdictKind.LEAK && rate.upper() <= accepted) {
-      return words.say("verdict.leak.small", Figures.plain(accepted)) + " " + detail;
+      return detail + " " + words.say("verdict.leak.small", Figures.plain(accepted));
     }
     return detail;
   }

@@ -98,6 +98,16 @@ public record Figures(PressureUnit unit) {
         .replace('-', '\u2212');
   }
 
+  /** A number rounded to two digits: figures that are only an impression of size. */
+  public static String twoDigits(double value) {
+    return plain(rounded(value));
+  }
+
+  /** A number rounded to two digits. */
+  public static double rounded(double value) {
+    return new java.math.BigDecimal(value).round(new java.math.MathContext(2)).doubleValue();
+  }
+
   private static int decimals(double halfWidth) {
     return halfWidth >= 9.5 ? 0 : halfWidth >= 0.95 ? 1 : halfWidth >= 0.0095 ? 2 : 3;
   }

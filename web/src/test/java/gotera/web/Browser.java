@@ -1,0 +1,42 @@
+package gotera.web;
+
+import com.microsoft.playwright.Browser.NewContextOptions;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.BrowserType.LaunchOptions;
+import com.microsoft.playwright.Playwright;
+import java.nio.file.Path;
+import java.util.List;
+
+/** Debian's Chromium without a window. */
+final class Browser implements AutoCloseable {
+  private final Playwright playwright = Playwright.create();
+  private final com.microsoft.playwright.Browser chromium =
+      playwright
+          .chromium()
+          .launch(
+              new LaunchOptions()
+                  .setExecutablePath(Path.of("/usr/bin/chromium"))
+                  .setArgs(
+                      List.of(
+                          "--no-sandbox",
+                          "--disable-gpu",
+                          "--disable-quic",
+                          "--no-first-run",
+                          "--disable-background-networking",
+                          "--disable-component-update",
+                          "--disable-sync")));
+
+  /** A browser of one person, with a window of this size. */
+  BrowserContext person(int width, int height) {
+    BrowserContext context =
+        chromium.newContext(new NewContextOptions().setViewportSize(width, height));
+    context.setDefaultTimeout(15_000);
+    return context;
+  }
+
+  @Override
+  public void close() {
+    chromium.close();
+    playwright.close();
+  }
+}
