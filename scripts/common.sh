@@ -46,7 +46,7 @@ build() {
   fi
   say "Building; the first time this fetches libraries and takes a few minutes."
   mkdir -p "$var/build"
-  (cd "$home" && mvn -q -B -DskipTests package >&2) || fail "The build failed; what went wrong stands above."
+  (cd "$home" && mvn -q -B -DskipTests -Dspotless.check.skip package >&2) || fail "The build failed; what went wrong stands above."
   rm -rf "$var/build/app" "$var/build/cli" "$var/build/app.jsa"
   "$JAVA_HOME/bin/java" -Djarmode=tools -jar "$home"/web/target/gotera-web-*.jar extract --destination "$var/build/app" >/dev/null
   mkdir -p "$var/build/cli"

@@ -85,7 +85,7 @@ public final class Typed {
    * A length of time: {@code 1:30} (minutes and seconds), {@code 90s}; a bare number is minutes.
    */
   public static Understanding<Duration> duration(String text) {
-    Matcher clock = CLOCK.matcher(text.strip());
+    Matcher clock = CLOCK.matcher(ordinaryBlanks(text));
     if (clock.matches()) {
       long first = Long.parseLong(clock.group(1));
       long second = Long.parseLong(clock.group(2));
@@ -119,7 +119,7 @@ public final class Typed {
 
   private static <T> Understanding<T> quantity(
       String text, BiFunction<Double, String, Optional<T>> read) {
-    String stripped = text.strip();
+    String stripped = ordinaryBlanks(text);
     if (stripped.isEmpty()) {
       return new NotUnderstood<>(Problem.EMPTY);
     }
@@ -132,6 +132,11 @@ public final class Typed {
     return read.apply(number, unit)
         .<Understanding<T>>map(Understood::new)
         .orElseGet(() -> new NotUnderstood<>(Problem.UNKNOWN_UNIT));
+  }
+
+  /** The text with ordinary blanks only, none around it: our own figures carry no-break spaces. */
+  private static String ordinaryBlanks(String text) {
+    return text.replaceAll("[\\u00a0\\u202f\\u2009]", " ").strip();
   }
 
   private static <T> Understanding<T> notNegative(

@@ -23,6 +23,7 @@ class TypedTests {
           """
           18psi  ; KPA ; 124.106
           18 PSI ; KPA ; 124.106
+          18\u00a0psi; KPA ; 124.106
           18     ; PSI ; 124.106
           1.2 bar; PSI ; 120
           1,2 bar; PSI ; 120

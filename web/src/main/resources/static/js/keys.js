@@ -1,5 +1,5 @@
-// Single keys for what carries data-key; "?" lists them. They rest while a field is being typed in,
-// and can be switched off for good.
+// Single keys for what carries data-key; "?" lists them. They rest while a field is being typed in
+// (Escape leaves it), and can be switched off for good.
 const OFF = "gotera.keys.off";
 
 function targets() {
@@ -59,6 +59,10 @@ export function startKeys() {
   });
   document.addEventListener("keydown", (event) => {
     const typing = event.target.closest("input:not([type=radio], [type=checkbox]), textarea, select");
+    if (typing && event.key === "Escape") {
+      event.target.blur();
+      return;
+    }
     if (typing || dialog.open || event.ctrlKey || event.metaKey || event.altKey || !on.checked) {
       return;
     }

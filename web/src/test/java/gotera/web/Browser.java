@@ -6,10 +6,14 @@ import com.microsoft.playwright.BrowserType.LaunchOptions;
 import com.microsoft.playwright.Playwright;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.Map;
 
 /** Debian's Chromium without a window. */
 final class Browser implements AutoCloseable {
-  private final Playwright playwright = Playwright.create();
+  private final Playwright playwright =
+      Playwright.create(
+          // the browser is Debian's: nothing is downloaded
+          new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
   private final com.microsoft.playwright.Browser chromium =
       playwright
           .chromium()
@@ -30,7 +34,7 @@ final class Browser implements AutoCloseable {
   BrowserContext person(int width, int height) {
     BrowserContext context =
         chromium.newContext(new NewContextOptions().setViewportSize(width, height));
-    context.setDefaultTimeout(15_000);
+    context.setDefaultTimeout(8_000);
     return context;
   }
 

@@ -59,7 +59,7 @@ final class Pictures {
     page.fill("#username", "bench");
     page.fill("#password", password);
     page.click("text=Sign in");
-    page.waitForURL(base + "/**");
+    page.locator(".top").waitFor();
   }
 
   private static String address(Page page, String path) {

@@ -20,7 +20,7 @@ import org.jspecify.annotations.Nullable;
  * @param meant the meaning chosen after asking back (kPa), or empty
  * @param makerFigure the maker's highest system pressure
  * @param testPressure the maker's test pressure
- * @param testPressureConfirmed whether the test pressure was confirmed
+ * @param testPressureConfirmed filled in once the test pressure was confirmed
  * @param seals state of the seals
  * @param note anything else
  * @param version version of the cap that was read
@@ -31,7 +31,7 @@ record CapForm(
     String meant,
     String makerFigure,
     String testPressure,
-    boolean testPressureConfirmed,
+    String testPressureConfirmed,
     String seals,
     String note,
     int version) {
@@ -44,13 +44,14 @@ record CapForm(
     meant = Entry.text(meant, 20);
     makerFigure = Entry.text(makerFigure, 40);
     testPressure = Entry.text(testPressure, 40);
-    seals = SEALS.contains(seals) ? seals : "not-looked";
+    seals = Entry.choice(seals, SEALS);
+    testPressureConfirmed = Entry.text(testPressureConfirmed, 10);
     note = Entry.text(note, 2000);
   }
 
   static CapForm of(@Nullable CapRecord cap, gotera.web.shell.Figures figures) {
     if (cap == null) {
-      return new CapForm("", "", "", "", "", false, "", "", 0);
+      return new CapForm("", "", "", "", "", "", "", "", 0);
     }
     return new CapForm(
         cap.stamp,
@@ -58,7 +59,7 @@ record CapForm(
         Double.toString(cap.ratedKpa),
         cap.makerFigureKpa == null ? "" : figures.pressure(cap.makerFigureKpa),
         cap.testPressureKpa == null ? "" : figures.pressure(cap.testPressureKpa),
-        cap.testPressureKpa != null,
+        cap.testPressureKpa != null ? "true" : "",
         cap.seals,
         cap.note,
         cap.version == null ? 0 : cap.version);
@@ -104,7 +105,7 @@ record CapForm(
 
   Optional<GaugePressure> confirmedTestPressure(FieldProblems problems, PressureUnit shown) {
     Optional<GaugePressure> pressure = positive(problems, "testPressure", testPressure, shown);
-    if (pressure.isPresent() && !testPressureConfirmed) {
+    if (pressure.isPresent() && testPressureConfirmed.isEmpty()) {
       problems.add("testPressure", "problem.confirm-test-pressure");
     }
     return pressure;

@@ -42,9 +42,9 @@ record IntakeForm(
   IntakeForm {
     vehicle = Entry.text(vehicle, 120);
     description = Entry.text(description, 200);
-    reason = REASONS.contains(reason) ? reason : "complaint";
+    reason = Entry.choice(reason, REASONS);
     complaint = Entry.text(complaint, 2000);
-    whereLost = PLACES.contains(whereLost) ? whereLost : "unknown";
+    whereLost = Entry.choice(whereLost, PLACES);
     lossPerWeek = Entry.text(lossPerWeek, 60);
     topUp = Entry.text(topUp, 60);
     liquid = Entry.text(liquid, 60);

@@ -136,7 +136,8 @@ class PressureController {
   /** Whether the one thing wrong with the gauge is that it is above the limit. */
   private boolean confirmable(ReadingForm form, PressureTestView test, Figures figures) {
     FieldProblems problems = new FieldProblems(words);
-    new ReadingForm("", form.gauge(), "", "", true).read(problems, test, tests.now(test), figures);
+    new ReadingForm("", form.gauge(), "", "", "true")
+        .read(problems, test, tests.now(test), figures);
     return problems.none();
   }
 

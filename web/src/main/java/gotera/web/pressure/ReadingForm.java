@@ -17,10 +17,10 @@ import java.util.OptionalDouble;
  * @param gauge what the gauge shows; empty where a step says it
  * @param temperature coolant temperature, or empty
  * @param step same, quarter or half: so much below the last reading
- * @param confirmed whether an unlikely pressure was confirmed
+ * @param confirmed filled in once a pressure above the limit was confirmed
  */
-record ReadingForm(String at, String gauge, String temperature, String step, boolean confirmed) {
-  static final ReadingForm EMPTY = new ReadingForm("", "", "", "", false);
+record ReadingForm(String at, String gauge, String temperature, String step, String confirmed) {
+  static final ReadingForm EMPTY = new ReadingForm("", "", "", "", "");
 
   /** Everything absent is empty. */
   ReadingForm {
@@ -28,6 +28,7 @@ record ReadingForm(String at, String gauge, String temperature, String step, boo
     gauge = Entry.text(gauge, 40);
     temperature = Entry.text(temperature, 40);
     step = Entry.text(step, 10);
+    confirmed = Entry.text(confirmed, 10);
   }
 
   /** A reading understood. */
@@ -85,7 +86,7 @@ record ReadingForm(String at, String gauge, String temperature, String step, boo
       problems.add("gauge", "problem.implausible", gauge, "");
       return Optional.empty();
     }
-    if (typed.isPresent() && typed.get().kilopascals() > 1.05 * limit && !confirmed) {
+    if (typed.isPresent() && typed.get().kilopascals() > 1.05 * limit && confirmed.isEmpty()) {
       problems.add(
           "gauge",
           "problem.above-limit",

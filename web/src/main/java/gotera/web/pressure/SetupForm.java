@@ -76,16 +76,16 @@ record SetupForm(
   SetupForm {
     stamp = Entry.text(stamp, 40);
     gaugeStep = Entry.text(gaugeStep, 40);
-    readingMode = "digital".equals(readingMode) ? "digital" : "needle";
+    readingMode = Entry.choice(readingMode, List.of("needle", "digital"));
     thermometerStep = Entry.text(thermometerStep, 40);
     liquid = Entry.text(liquid, 40);
     strength = Entry.text(strength, 40);
     airGap = Entry.text(airGap, 40);
     gapArea = Entry.text(gapArea, 40);
     testerVolume = Entry.text(testerVolume, 40);
-    soak = SOAKS.contains(soak) ? soak : "unknown";
+    soak = Entry.choice(soak, SOAKS);
     soakHours = Entry.text(soakHours, 40);
-    purpose = PURPOSES.contains(purpose) ? purpose : "search";
+    purpose = Entry.choice(purpose, PURPOSES);
     rulePressure = Entry.text(rulePressure, 40);
     ruleMinutes = Entry.text(ruleMinutes, 40);
     ruleDrop = Entry.text(ruleDrop, 40);

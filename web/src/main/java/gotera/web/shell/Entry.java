@@ -1,5 +1,6 @@
 package gotera.web.shell;
 
+import java.util.List;
 import org.jspecify.annotations.Nullable;
 
 /** Text from a form's field. */
@@ -13,5 +14,10 @@ public final class Entry {
     }
     String stripped = typed.strip();
     return stripped.length() > longest ? stripped.substring(0, longest) : stripped;
+  }
+
+  /** What was chosen among some words; the first of them where it is none. */
+  public static String choice(@Nullable String chosen, List<String> words) {
+    return chosen != null && words.contains(chosen) ? chosen : words.get(0);
   }
 }

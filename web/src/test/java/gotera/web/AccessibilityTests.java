@@ -1,0 +1,95 @@
+package gotera.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.deque.html.axecore.results.AxeResults;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+
+/** axe finds no violation on any page. */
+@ExtendWith(Application.class)
+class AccessibilityTests {
+  private static final List<String> STEPS =
+      List.of(
+          "intake",
+          "make-safe",
+          "look-over",
+          "fill-up",
+          "cap",
+          "pressure-test",
+          "find",
+          "find?joint=radiator.core",
+          "inside",
+          "decide",
+          "repair",
+          "refill",
+          "re-test",
+          "re-test?again=true",
+          "re-test/print",
+          "hand-over");
+
+  @Test
+  void onAnyPage(Application.Running application) {
+    try (Bench bench = Bench.of(application)) {
+      List<String> paths = new ArrayList<>(List.of("/", "/jobs/new", "/jobs/none"));
+      String job =
+          bench
+              .page
+              .locator(".jobs a")
+              .filter(new com.microsoft.playwright.Locator.FilterOptions().setHasText("Corrie 12"))
+              .getAttribute("href")
+              .replaceAll("(/jobs/[^/]+)/.*", "$1");
+      STEPS.forEach(s -> paths.add(job + "/" + s));
+      for (String path : paths) {
+        bench.open(path);
+        bench.page.evaluate("document.querySelectorAll('details').forEach(d => d.open = true)");
+        check(bench, path);
+      }
+    }
+  }
+
+  @Test
+  void whileATestRunsAndWhereInputIsWrong(Application.Running application) {
+    try (Bench bench = Bench.of(application)) {
+      bench.click("Start a test now");
+      check(bench, "set-up");
+      bench.fill("Smallest step you read", "letters");
+      bench.click("Begin pumping");
+      check(bench, "set-up, wrong");
+      bench.fill("Stamped on the cap", "18 psi");
+      bench.fill("Smallest step you read", "0.5");
+      bench.click("Begin pumping");
+      check(bench, "pumping");
+      bench.page.locator("#gauge").fill("400");
+      bench.click("Keep reading");
+      check(bench, "asked back");
+      bench.page.locator("#gauge").fill("120");
+      bench.click("Keep reading");
+      bench.click("Valve shut");
+      check(bench, "holding");
+      bench.page.getByText("Keys ?").click();
+      check(bench, "keys");
+    }
+  }
+
+  @Test
+  void onTheSignInPage(Application.Running application) {
+    try (Bench bench = Bench.of(application)) {
+      bench.page.context().clearCookies();
+      bench.open("/sign-in?error");
+      check(bench, "sign-in");
+    }
+  }
+
+  private static void check(Bench bench, String where) {
+    AxeResults results = new AxeBuilder(bench.page).setLegacyMode(true).analyze();
+    assertThat(results.getPasses()).as("axe looked at " + where).isNotEmpty();
+    assertThat(results.getViolations())
+        .as(where)
+        .extracting(r -> r.getId() + ": " + r.getHelp() + " " + r.getNodes().get(0).getHtml())
+        .isEmpty();
+  }
+}

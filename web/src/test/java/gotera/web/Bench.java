@@ -1,0 +1,107 @@
+package gotera.web;
+
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.FilePayload;
+import java.nio.charset.StandardCharsets;
+import java.util.regex.Pattern;
+
+/** A technician at the bench: a browser that is signed in, with the words of the screen. */
+final class Bench implements AutoCloseable {
+  private final BrowserContext context;
+  final Page page;
+  private final String address;
+
+  private Bench(Application.Running application, String account, int width, int height) {
+    this.context = application.browser().person(width, height);
+    this.page = context.newPage();
+    this.address = application.address();
+    page.navigate(address + "/sign-in");
+    page.fill("#username", account);
+    page.fill("#password", Application.PASSWORD);
+    page.press("#password", "Enter");
+    page.locator(".top").waitFor();
+    page.waitForLoadState();
+  }
+
+  static Bench of(Application.Running application) {
+    return new Bench(application, "bench", 1280, 800);
+  }
+
+  static Bench of(Application.Running application, String account) {
+    return new Bench(application, account, 1280, 800);
+  }
+
+  void open(String path) {
+    page.navigate(address + path);
+  }
+
+  /** Clicks a button or link whose name begins so and waits for what it brings. */
+  void click(String name) {
+    settled(() -> button(name).click());
+  }
+
+  /** Does something that makes a request and waits until the page stands again. */
+  void settled(Runnable action) {
+    page.evaluate("document.getElementById('page').dataset.old = '1'");
+    action.run();
+    page.locator("#page:not([data-old])").waitFor();
+  }
+
+  Locator button(String name) {
+    Pattern begins =
+        Pattern.compile("^\\s*" + name.replaceAll("[.*+?^${}()|\\[\\]\\\\]", "\\\\$0"));
+    return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(begins))
+        .or(page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(begins)))
+        .first();
+  }
+
+  void fill(String label, String text) {
+    page.getByLabel(label, new Page.GetByLabelOptions().setExact(true)).first().fill(text);
+  }
+
+  void step(String name) {
+    settled(
+        () ->
+            page.locator(".rail a")
+                .filter(new Locator.FilterOptions().setHasText(name))
+                .first()
+                .click());
+  }
+
+  /** Presses a key that leads to a new page. */
+  void press(String key) {
+    settled(() -> page.keyboard().press(key));
+  }
+
+  void type(String text) {
+    page.keyboard().type(text);
+  }
+
+  void focus(String selector) {
+    page.locator(selector).first().focus();
+  }
+
+  void giveFile(String name, byte[] content) {
+    page.setInputFiles("#file", new FilePayload(name, "text/csv", content));
+  }
+
+  void giveFile(String name, String content) {
+    giveFile(name, content.getBytes(StandardCharsets.UTF_8));
+  }
+
+  String text(String selector) {
+    return page.locator(selector).first().innerText().replace('\u00a0', ' ');
+  }
+
+  String jobPath() {
+    return page.url().replaceAll("^https?://[^/]+(/jobs/[^/]+)/.*", "$1");
+  }
+
+  @Override
+  public void close() {
+    context.close();
+  }
+}

@@ -1,0 +1,273 @@
+package gotera.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import gotera.simulation.StandInVehicle;
+import gotera.simulation.StandInVehicle.Hold;
+import gotera.simulation.StandInVehicle.Instruments;
+import gotera.simulation.StandInVehicle.Leak;
+import gotera.simulation.StandInVehicle.SystemUnderTest;
+import java.util.List;
+import java.util.Locale;
+import java.util.Random;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+
+/** Whole jobs in the browser, from an empty job to the proof. Curves are simulated. */
+@ExtendWith(Application.class)
+class JourneyTests {
+
+  /**
+   * A small van that is wet under the front: test first, name it later; a drip is heard below the
+   * rating; the hose end, not the radiator; new clamp; proven by a hold with draws. By mouse.
+   */
+  @Test
+  void aDrippingHoseEndIsSeenRepairedAndProvenTight(Application.Running application) {
+    try (Bench bench = Bench.of(application)) {
+      bench.click("Start a test now");
+      bench.fill("Stamped on the cap", "18 psi");
+      bench.fill("Smallest step you read", "0.1 kPa");
+      bench.page.getByText("digits").first().click();
+      bench.click("Begin pumping");
+      assertThat(bench.text(".limit-line")).contains("124.1 kPa").contains("18.0 psi");
+      reading(bench, "40");
+      reading(bench, "95");
+      bench.click("Place seen: stop");
+      assertThat(bench.text(".so-far summary")).contains("Place seen, not measured");
+
+      // Find: looks like the radiator's base, is the hose end above it
+      bench.click("Radiator, lower seam, not looked at");
+      bench.click("Dry here");
+      bench.click("Lower hose, radiator end, not looked at");
+      assertThat(bench.text(".joint-about")).contains("look at clamp and hose end first");
+      bench.fill("Gauge at that moment, kPa", "55");
+      bench.fill("Note", "Clamp rusted through, its break is dull");
+      bench.click("Wet");
+      assertThat(bench.text(".so-far-sites")).contains("Lower hose, radiator end");
+
+      bench.step("Intake");
+      bench.fill("Vehicle", "Orvia 16");
+      bench.fill("Kind", "small van, in line across");
+      bench.fill("Water to the brim", "1.4");
+      bench.fill("Liquid in the system", "6.2 L");
+      bench.click("Save intake");
+      assertThat(bench.page.url()).endsWith("/cap");
+      assertThat(bench.text(".plate")).contains("124.1 kPa · 18.0 psi").contains("from the cap");
+      bench.page.getByText("seals good").click();
+      bench.click("Save the cap");
+      assertThat(bench.text(".said")).contains("Place seen, not measured");
+
+      bench.step("Repair");
+      assertThat(bench.page.locator("#joint").inputValue()).isEqualTo("lower-hose.radiator-end");
+      bench.fill("Done", "New clamp beyond the bead");
+      bench.click("Keep the note");
+
+      SimulatedHold hold = new SimulatedHold(6200, 124.1, List.of(), 61);
+      bench.click("To the re-test");
+      bench.fill("Smallest step you read", "0.1 kPa");
+      bench.page.locator(".more summary").first().click();
+      bench.fill("Thermometer reads to, K", "0.05");
+      bench.fill("Liquid in the system", "6.2 L");
+      bench.click("Begin pumping");
+      bench.page.locator("summary").getByText("Curve from a file").click();
+      bench.giveFile("hold.csv", hold.csv());
+      bench.click("Take it");
+      bench.page.locator("summary").getByText("Draws after the hold").click();
+      String[] large = hold.draw(20);
+      String[] small = hold.draw(2);
+      bench.page.locator("#volume").fill("20");
+      bench.page.locator("#before").fill(large[0]);
+      bench.page.locator("#after").fill(large[1]);
+      bench.page.locator("#closingVolume").fill("2 ml");
+      bench.page.locator("#closingBefore").fill(small[0]);
+      bench.page.locator("#closingAfter").fill(small[1]);
+      bench.click("Keep the draws");
+      assertThat(bench.text(".said")).contains("Tight, at most 0.0");
+      bench.click("Finish");
+
+      assertThat(bench.text(".statement"))
+          .contains("The computed leak rate is zero: at most 0.0")
+          .contains("the repair is proven in this condition")
+          .contains("stands alone with its bound");
+      assertThat(bench.page.locator(".curve-wide .curve-earlier").count()).isPositive();
+      bench.page.locator("summary").getByText("Where does this come from?").click();
+      assertThat(bench.text(".origins")).contains("Upper limit").contains("measured by a draw");
+      bench.page.getByText("To print").click();
+      bench.page.waitForURL("**/print");
+      assertThat(bench.text(".paper"))
+          .contains("Orvia 16")
+          .contains("New clamp beyond the bead")
+          .contains("at most 0.0");
+    }
+  }
+
+  /**
+   * A small van that cannot be pumped past half its rating: spray at a core tube, new radiator,
+   * proven by readings typed one by one. By keyboard alone.
+   */
+  @Test
+  void aGrossLeakIsBoundedFoundRepairedAndProvenTight(Application.Running application) {
+    try (Bench bench = Bench.of(application)) {
+      bench.press("n");
+      bench.focus("#vehicle");
+      bench.type("Orvia 16 second");
+      bench.focus("#complaint");
+      bench.type("Water runs out as fast as it goes in");
+      bench.focus("#liquid");
+      bench.type("6.2");
+      bench.press("Enter");
+
+      bench.focus("#stamp");
+      bench.type("1.2 bar");
+      bench.press("Enter");
+      bench.focus("#gaugeStep");
+      bench.type("0.1 kPa");
+      bench.press("Enter");
+      bench.focus("#gauge");
+      bench.type("58");
+      bench.press("Enter");
+      bench.page.keyboard().press("Escape");
+      bench.press("v");
+      for (String reading : List.of("0:02 60", "0:10 47", "0:20 36", "0:30 28")) {
+        bench.focus("#gauge");
+        bench.type(reading.split(" ")[1]);
+        bench.focus("#at");
+        bench.type(reading.split(" ")[0]);
+        bench.press("Enter");
+      }
+      assertThat(bench.text(".said")).contains("Gross leak, more than");
+      bench.page.keyboard().press("Escape");
+      bench.press("f");
+      assertThat(bench.text(".so-far summary")).contains("Gross leak, more than");
+
+      bench.focus(".rail a[href$='/find']");
+      bench.press("Enter");
+      bench.focus("#joint-radiator\\.core");
+      bench.press("Enter");
+      bench.focus("#note");
+      bench.type("Spray from a tube in the middle");
+      bench.page.keyboard().press("Escape");
+      bench.press("w");
+      assertThat(bench.text(".joint-list .mark-wet")).contains("Radiator core");
+
+      bench.focus(".rail a[href$='/repair']");
+      bench.press("Enter");
+      bench.focus("#note");
+      bench.type("New radiator; tap, mounts and bushings moved over");
+      bench.focus("text=Keep the note");
+      bench.press("Enter");
+
+      bench.focus(".rail a[href$='/re-test']");
+      bench.press("Enter");
+      bench.focus(".more summary");
+      bench.page.keyboard().press("Enter");
+      bench.focus("#thermometerStep");
+      bench.type("0.05");
+      bench.focus("#soakHours");
+      bench.press("Enter");
+      SimulatedHold hold = new SimulatedHold(6200, 120, List.of(), 71);
+      bench.page.keyboard().press("Escape");
+      bench.press("v");
+      for (int minute = 0; minute <= 34; minute += 2) {
+        String[] reading = hold.at(minute);
+        bench.focus("#gauge");
+        bench.type(reading[0]);
+        bench.focus("#temperature");
+        bench.type(reading[1]);
+        bench.focus("#at");
+        bench.type(minute + ":00");
+        bench.press("Enter");
+      }
+      bench.focus("text=Draws after the hold");
+      bench.page.keyboard().press("Enter");
+      String[] large = hold.draw(20);
+      String[] small = hold.draw(2);
+      String[] fields = {"volume", "before", "after"};
+      String[] closing = {"closingVolume", "closingBefore", "closingAfter"};
+      String[] typed = {"20", large[0], large[1], "2", small[0], small[1]};
+      for (int i = 0; i < 3; i++) {
+        bench.focus("#" + fields[i]);
+        bench.type(typed[i]);
+        bench.focus("#" + closing[i]);
+        bench.type(typed[i + 3]);
+      }
+      bench.press("Enter");
+      bench.page.keyboard().press("Escape");
+      bench.press("f");
+      assertThat(bench.text(".statement")).contains("The computed leak rate is zero: at most");
+    }
+  }
+
+  @Test
+  void theUnitChangesEverywhereAndIsKept(Application.Running application) {
+    try (Bench bench = Bench.of(application)) {
+      bench
+          .page
+          .locator(".jobs a")
+          .filter(new com.microsoft.playwright.Locator.FilterOptions().setHasText("Halde 31"))
+          .click();
+      bench.page.waitForURL("**/jobs/**");
+      bench.step("Pressure test");
+      assertThat(bench.text("#gauge-now")).contains("kPa");
+      bench.click("psi");
+      assertThat(bench.text("#gauge-now")).contains("psi");
+      bench.open("/");
+      assertThat(bench.page.locator(".units [aria-pressed=true]").innerText()).isEqualTo("psi");
+    }
+  }
+
+  private static void reading(Bench bench, String kilopascals) {
+    bench.page.locator("#gauge").fill(kilopascals);
+    bench.click("Keep reading");
+  }
+
+  /** A simulated hold whose readings and draws are typed or given as a file. */
+  private static final class SimulatedHold {
+    private static final double MINUTES = 34;
+    private final StandInVehicle vehicle;
+    private final Hold hold;
+    private final gotera.pressure.trace.Trace trace;
+    private final long seed;
+
+    SimulatedHold(double liquid, double pressure, List<Leak> leaks, long seed) {
+      this.seed = seed;
+      vehicle =
+          new StandInVehicle(
+              new SystemUnderTest(150, liquid, 0.27, 0.03, 80, 4.2e-4, 0.76),
+              leaks,
+              new Instruments(0.1, 0.03, 0.05, 0.02));
+      hold = new Hold(pressure, 20, MINUTES * 60, 10, 18, 0.002);
+      trace = vehicle.run(hold, new Random(seed)).trace();
+    }
+
+    String csv() {
+      StringBuilder csv = new StringBuilder("elapsed_s,gauge_kpa,coolant_c,event\n");
+      for (int i = 0; i < trace.size(); i++) {
+        csv.append(
+            String.format(
+                Locale.ROOT,
+                "%.0f,%.1f,%.2f,%s\n",
+                trace.seconds(i),
+                trace.gauge(i),
+                trace.celsius(i),
+                trace.seconds(i) == 20 ? "valve-shut" : ""));
+      }
+      return csv.toString();
+    }
+
+    String[] at(int minute) {
+      int i = 2 + minute * 6;
+      return new String[] {
+        String.format(Locale.ROOT, "%.1f", trace.gauge(i)),
+        String.format(Locale.ROOT, "%.2f", trace.celsius(i))
+      };
+    }
+
+    String[] draw(double millilitres) {
+      double[] step = vehicle.draw(hold, millilitres, new Random(seed + 1));
+      return new String[] {
+        String.format(Locale.ROOT, "%.1f", step[0]), String.format(Locale.ROOT, "%.1f", step[1])
+      };
+    }
+  }
+}

@@ -1,0 +1,99 @@
+package gotera.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.APIResponse;
+import com.microsoft.playwright.options.FormData;
+import com.microsoft.playwright.options.RequestOptions;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+
+/** Who reaches what, and the headers around it. */
+@ExtendWith(Application.class)
+class SecurityTests {
+
+  @Test
+  void nothingOpensWithoutSigningIn(Application.Running application) {
+    try (Bench bench = Bench.of(application)) {
+      bench.page.context().clearCookies();
+      bench.open("/jobs/new");
+      assertThat(bench.page.url()).endsWith("/sign-in");
+    }
+  }
+
+  @Test
+  void everyPageForbidsForeignScriptsAndFrames(Application.Running application) {
+    try (Bench bench = Bench.of(application)) {
+      APIResponse response = bench.page.request().get(application.address() + "/");
+      assertThat(response.headers().get("content-security-policy"))
+          .contains("default-src 'none'", "script-src 'self'", "frame-ancestors 'none'")
+          .doesNotContain("unsafe");
+      assertThat(response.headers())
+          .containsEntry("x-content-type-options", "nosniff")
+          .containsEntry("x-frame-options", "DENY");
+      assertThat(bench.page.content()).doesNotContain("style=").doesNotContain("onclick=");
+    }
+  }
+
+  @Test
+  void aForgedRequestIsRefused(Application.Running application) {
+    try (Bench bench = Bench.of(application)) {
+      APIResponse response =
+          bench
+              .page
+              .request()
+              .post(
+                  application.address() + "/jobs/new",
+                  RequestOptions.create().setForm(FormData.create().set("vehicle", "forged")));
+      assertThat(response.status()).isEqualTo(403);
+      bench.open("/");
+      assertThat(bench.page.content()).doesNotContain("forged");
+    }
+  }
+
+  @Test
+  void theServiceDeskWritesIntakeButMeasuresNothing(Application.Running application) {
+    try (Bench bench = Bench.of(application);
+        Bench desk = Bench.of(application, "desk")) {
+      bench.click("Start a test now");
+      String job = bench.jobPath();
+      desk.open(job + "/intake");
+      desk.fill("Vehicle", "Written by the desk");
+      desk.click("Save intake");
+      assertThat(desk.text(".top-job")).isEqualTo("Written by the desk");
+      desk.fill("Stamped on the cap", "18 psi");
+      desk.click("Save the cap");
+      assertThat(desk.text("h1")).isEqualTo("Not allowed");
+    }
+  }
+
+  @Test
+  void whatIsTypedIsNeverRun(Application.Running application) {
+    try (Bench bench = Bench.of(application)) {
+      bench.click("New job");
+      String attack =
+          "<img src=x onerror=\"document.title='run'\"><script>document.title='run'</script>";
+      bench.fill("Vehicle", attack);
+      bench.fill("Complaint, in the customer’s words", attack);
+      bench.click("Begin the job");
+      assertThat(bench.text(".top-job")).isEqualTo(attack);
+      assertThat(bench.page.title()).isEqualTo("Cap · Gotera");
+    }
+  }
+
+  @Test
+  void anUnknownAddressIsNotHere(Application.Running application) {
+    try (Bench bench = Bench.of(application)) {
+      APIResponse response =
+          bench
+              .page
+              .request()
+              .get(
+                  application.address()
+                      + "/jobs/00000000-0000-7000-8000-000000000000/pressure-test",
+                  RequestOptions.create().setHeader("Accept", "text/html"));
+      assertThat(response.status()).isEqualTo(404);
+      assertThat(response.text()).contains("Not here").doesNotContain("Exception");
+    }
+  }
+}

@@ -1,0 +1,76 @@
+package gotera.web;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.tngtech.archunit.core.domain.JavaClasses;
+import com.tngtech.archunit.core.domain.JavaPackage;
+import com.tngtech.archunit.core.importer.ClassFileImporter;
+import com.tngtech.archunit.core.importer.ImportOption;
+import java.io.IOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+
+/** The layout of the application, and that these rules saw it. */
+class WebArchitectureTests {
+  private static final JavaClasses WEB =
+      new ClassFileImporter()
+          .withImportOption(new ImportOption.DoNotIncludeTests())
+          .importPackages("gotera.web");
+
+  @Test
+  void theRulesSawTheApplication() {
+    assertThat(WEB).hasSizeGreaterThan(60);
+    assertThat(WEB.contain("gotera.web.pressure.PressureController")).isTrue();
+  }
+
+  @Test
+  void featuresFormNoCycle() {
+    slices().matching("gotera.web.(*)..").should().beFreeOfCycles().check(WEB);
+  }
+
+  @Test
+  void controllersKnowNoDatabase() {
+    noClasses()
+        .that()
+        .haveSimpleNameEndingWith("Controller")
+        .should()
+        .dependOnClassesThat()
+        .haveSimpleNameEndingWith("Records")
+        .check(WEB);
+  }
+
+  @Test
+  void everyFeatureIsNullMarkedAndSaysWhatBelongsThere() throws IOException {
+    for (JavaPackage p : WEB.getPackage("gotera.web").getSubpackages()) {
+      assertThat(p.tryGetAnnotationOfType("org.jspecify.annotations.NullMarked"))
+          .as(p.getName())
+          .isPresent();
+      assertThat(
+              Files.readString(
+                  Path.of("src/main/java", p.getName().replace('.', '/'), "package-info.java")))
+          .contains("Not here:");
+    }
+  }
+
+  @Test
+  void templatesCarryNoScriptOrStyleOfTheirOwn() throws IOException {
+    List<Path> templates;
+    try (Stream<Path> files = Files.walk(Path.of("src/main/resources/templates"))) {
+      templates = files.filter(f -> f.toString().endsWith(".html")).toList();
+    }
+    assertThat(templates).hasSizeGreaterThan(10);
+    for (Path template : templates) {
+      assertThat(Files.readString(template))
+          .as(template.toString())
+          .doesNotContain("style=\"")
+          .doesNotContain("<style")
+          .doesNotContainPattern("<script(?![^>]*src=)")
+          .doesNotContainPattern("\\son[a-z]+=\"");
+    }
+  }
+}
