@@ -1,7 +1,5 @@
 package gotera.drawing;
 
-import java.util.Locale;
-
 /** Builds SVG text: escapes what it is given, keeps coordinates short. */
 final class Svg {
   private final StringBuilder out = new StringBuilder(4096);
@@ -77,8 +75,11 @@ final class Svg {
   }
 
   static String number(double value) {
-    String text = String.format(Locale.ROOT, "%.1f", value);
-    return text.endsWith(".0") ? text.substring(0, text.length() - 2) : text;
+    // a page has thousands of these: String.format would be most of its cost
+    long tenths = Math.round(value * 10);
+    long whole = Math.abs(tenths) / 10;
+    long rest = Math.abs(tenths) % 10;
+    return (tenths < 0 ? "-" : "") + whole + (rest == 0 ? "" : "." + rest);
   }
 
   static String escape(String text) {

@@ -32,6 +32,7 @@ public class PressureService {
   private final PressureTestRecords tests;
   private final TraceStore traces;
   private final VerdictRecords verdicts;
+  private final SealedTests sealed;
   private final Identifiers identifiers;
   private final Clock clock;
   private final TransactionTemplate transaction;
@@ -41,12 +42,14 @@ public class PressureService {
       PressureTestRecords tests,
       TraceStore traces,
       VerdictRecords verdicts,
+      SealedTests sealed,
       Identifiers identifiers,
       Clock clock,
       TransactionTemplate transaction) {
     this.tests = tests;
     this.traces = traces;
     this.verdicts = verdicts;
+    this.sealed = sealed;
     this.identifiers = identifiers;
     this.clock = clock;
     this.transaction = transaction;
@@ -207,6 +210,10 @@ public class PressureService {
   }
 
   private PressureTestView view(PressureTestRecord test) {
+    return sealed.of(test.id).orElseGet(() -> sealed.keep(read(test)));
+  }
+
+  private PressureTestView read(PressureTestRecord test) {
     Trace trace = traces.read(test.id);
     if (!(HoldJson.read(test.hold) instanceof ReadOutcome.Accepted<HoldDescription> hold)) {
       throw new IllegalStateException("hold of pressure test " + test.id + " cannot be read");
