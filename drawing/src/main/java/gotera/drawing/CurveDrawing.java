@@ -185,9 +185,13 @@ public final class CurveDrawing {
     int step = Math.max(1, trace.size() / MOST_POINTS);
     boolean dense = trace.size() > 60;
     for (int i = 0; i < trace.size(); i += step) {
+      double y = pressure.at(inUnit(trace.gauge(i)));
+      if (y > plotBottom) {
+        continue; // pumping, below what the frame shows
+      }
       svg.circle(
           minutes.at(minute(run, trace.seconds(i))),
-          pressure.at(inUnit(trace.gauge(i))),
+          y,
           dense ? 1.8 : 3.2,
           earlier ? "curve-reading curve-earlier" : "curve-reading");
     }

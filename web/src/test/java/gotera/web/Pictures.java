@@ -25,7 +25,8 @@ final class Pictures {
           "re-test-print=3:re-test/print",
           "intake=2:intake",
           "cap=2:cap",
-          "repair=3:repair");
+          "repair=3:repair",
+          "set-up=1:re-test");
 
   private Pictures() {}
 

@@ -22,6 +22,8 @@ class WrongInputTests {
       assertThat(bench.page.locator("#gauge").inputValue()).isEqualTo("about ninety");
       assertThat(bench.page.locator("#temperature").inputValue()).isEqualTo("18.4");
       assertThat(bench.page.locator("#gauge").getAttribute("aria-invalid")).isEqualTo("true");
+      bench.page.reload();
+      assertThat(bench.text("h1")).isEqualTo("Pressure test 1");
     }
   }
 

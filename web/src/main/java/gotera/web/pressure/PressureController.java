@@ -96,6 +96,12 @@ class PressureController {
     return "redirect:/jobs/" + id + "/" + step;
   }
 
+  /** Where a form of the bench was answered in place, its address leads back to the bench. */
+  @GetMapping("/tests/{testId}/{form}")
+  String reload(@PathVariable UUID testId) {
+    return back(tests.require(testId));
+  }
+
   @PostMapping("/tests/{testId}/readings")
   Object reading(
       @PathVariable UUID testId,

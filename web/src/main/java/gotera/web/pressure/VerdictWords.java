@@ -115,7 +115,7 @@ public class VerdictWords {
               : reason.code() == Code.COMPLIANCE_UNSURE
                   ? Figures.fixed(196 * number, 0)
                   : Double.isFinite(number)
-                      ? Figures.plain(number)
+                      ? Figures.twoDigits(number)
                       : words.say("verdict.no-bound"));
     }
     return words.say("reason." + reason.code().word(), blanks.toArray());
