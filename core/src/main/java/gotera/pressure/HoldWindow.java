@@ -17,7 +17,10 @@ final class HoldWindow {
 
   private HoldWindow() {}
 
-  static Trace of(Trace trace, HoldConditions conditions) {
+  /**
+   * The whole hold, from the moment the valve was shut: the maker's clock and a gross fall use it.
+   */
+  static Trace whole(Trace trace, HoldConditions conditions) {
     if (conditions.window().isPresent()) {
       return trace.between(conditions.window().get().from(), conditions.window().get().to());
     }
@@ -33,11 +36,15 @@ final class HoldWindow {
             .mapToDouble(TraceEvent::seconds)
             .findFirst()
             .orElse(Double.POSITIVE_INFINITY);
-    Trace whole = trace.between(from, to);
-    if (whole.size() == 0) {
+    return trace.between(from, to);
+  }
+
+  /** The part of the hold that a rate is estimated from. */
+  static Trace cooled(Trace whole, HoldConditions conditions) {
+    if (whole.size() == 0 || conditions.window().isPresent()) {
       return whole;
     }
-    Trace cooled = trace.between(whole.seconds(0) + AIR_COOLS, to);
+    Trace cooled = whole.between(whole.seconds(0) + AIR_COOLS, Double.POSITIVE_INFINITY);
     return cooled.size() >= ENOUGH ? cooled : whole;
   }
 }

@@ -35,15 +35,16 @@ public record PressureTest(Trace trace, HoldConditions conditions) {
 
   /** The verdict, from everything known now. */
   public PressureTestResult analyse() {
-    Trace window = HoldWindow.of(trace, conditions);
+    Trace whole = HoldWindow.whole(trace, conditions);
+    Trace window = HoldWindow.cooled(whole, conditions);
     Optional<PressureTestResult.MakerRuleResult> rule =
-        conditions.makerRule().map(r -> makerRule(r, window));
+        conditions.makerRule().map(r -> makerRule(r, whole));
     if (trace.first(TraceEvent.Kind.PLACE_SEEN).isPresent()) {
       return withoutRate(VerdictKind.STOPPED, List.of(), OptionalDouble.empty(), rule, window);
     }
-    OptionalDouble gross = GrossLeak.lowerBound(trace, window, conditions);
+    OptionalDouble gross = GrossLeak.lowerBound(trace, whole, conditions);
     if (gross.isPresent()) {
-      return withoutRate(VerdictKind.GROSS, List.of(), gross, rule, window);
+      return withoutRate(VerdictKind.GROSS, List.of(), gross, rule, whole);
     }
     List<Reason> failed = VerdictRules.failedConditions(trace, conditions);
     if (window.size() < 2) {

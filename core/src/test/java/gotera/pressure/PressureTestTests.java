@@ -8,6 +8,7 @@ import gotera.pressure.trace.Trace;
 import gotera.pressure.trace.TraceEvent;
 import gotera.pressure.verdict.Acceptance;
 import gotera.pressure.verdict.Acceptance.Purpose;
+import gotera.pressure.verdict.MakerRule;
 import gotera.pressure.verdict.Reason;
 import gotera.pressure.verdict.Reason.Code;
 import gotera.pressure.verdict.VerdictKind;
@@ -259,6 +260,38 @@ class PressureTestTests {
     PressureTestResult result = new PressureTest(trace, Holds.conditions(80, 1)).analyse();
     assertThat(result.verdict()).isEqualTo(VerdictKind.STOPPED);
     assertThat(result.rate()).isEmpty();
+  }
+
+  @Test
+  void theMakersClockStartsWhenTheValveShuts() {
+    // all of the drop happens in the first 20 s, which the estimate leaves out but the rule does
+    // not
+    Trace.Builder trace = Trace.builder().event(TraceEvent.at(0, TraceEvent.Kind.VALVE_SHUT));
+    for (int i = 0; i <= 60; i++) {
+      trace.reading(5 * i, i < 3 ? 110 - 3 * i : 102, 18);
+    }
+    HoldConditions c = Holds.conditions(80, 1);
+    HoldConditions ruled =
+        new HoldConditions(
+            c.rated(),
+            c.limit(),
+            c.atmosphere(),
+            c.ambient(),
+            c.liquid(),
+            c.coolant(),
+            c.airAndHoses(),
+            c.gauge(),
+            c.thermometer(),
+            c.soak(),
+            c.ownLeak(),
+            c.acceptance(),
+            Optional.of(new MakerRule(new GaugePressure(110), 2, 6)),
+            new HoldConditions.Pumping(java.util.OptionalDouble.of(0), new GaugePressure(0)),
+            c.disturbedMinutesBefore(),
+            c.closingDraw(),
+            c.window());
+    PressureTestResult result = new PressureTest(trace.build(), ruled).analyse();
+    assertThat(result.makerRule().orElseThrow().met()).isEqualTo(MakerRule.Met.NO);
   }
 
   @Test

@@ -78,7 +78,10 @@ class SoFarService implements JobPageContributor, JobHeadline {
     }
     PressureTestView test = newest.get();
     VerdictWords.Said said = pages.said(test, figures);
-    String at = words.say("so-far.at", figures.pressure(test.conditions().rated().kilopascals()));
+    String at =
+        test.result().rate().isPresent()
+            ? words.say("so-far.at", figures.pressure(test.conditions().rated().kilopascals()))
+            : words.say(test.result().lowerBound().isPresent() ? "so-far.kept" : "so-far.no-rate");
     Optional<LeakBalance> balance =
         test.result()
             .rate()
