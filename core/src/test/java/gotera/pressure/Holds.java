@@ -9,6 +9,7 @@ import gotera.pressure.trace.Soak;
 import gotera.pressure.trace.Thermometer;
 import gotera.pressure.verdict.Acceptance;
 import gotera.pressure.verdict.Acceptance.Purpose;
+import gotera.pressure.verdict.MakerRule;
 import gotera.quantity.AbsolutePressure;
 import gotera.quantity.GaugePressure;
 import gotera.quantity.Temperature;
@@ -22,6 +23,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Random;
+import java.util.function.Consumer;
 
 /** Holds on the stand-in vehicle, for tests. Everything here is simulated. */
 final class Holds {
@@ -70,24 +72,52 @@ final class Holds {
     return new PressureTest(outcome.trace(), conditions(outcome.gasAtHold(), error)).analyse();
   }
 
-  static HoldConditions with(HoldConditions c, Acceptance acceptance, Optional<Draw> closing) {
-    return new HoldConditions(
-        c.rated(),
-        c.limit(),
-        c.atmosphere(),
-        c.ambient(),
-        c.liquid(),
-        c.coolant(),
-        c.airAndHoses(),
-        c.gauge(),
-        c.thermometer(),
-        c.soak(),
-        c.ownLeak(),
-        acceptance,
-        c.makerRule(),
-        c.pumping(),
-        c.disturbedMinutesBefore(),
-        closing,
-        c.window());
+  /** The same hold with something changed. */
+  static HoldConditions edited(HoldConditions conditions, Consumer<Edit> change) {
+    Edit edit = new Edit(conditions);
+    change.accept(edit);
+    return edit.done();
+  }
+
+  /** What tests change about a hold. */
+  static final class Edit {
+    private final HoldConditions c;
+    AirAndHoses airAndHoses;
+    Optional<Thermometer> thermometer;
+    Acceptance acceptance;
+    Optional<MakerRule> makerRule;
+    double pumpedUntil;
+    Optional<Draw> closingDraw;
+
+    private Edit(HoldConditions c) {
+      this.c = c;
+      airAndHoses = c.airAndHoses();
+      thermometer = c.thermometer();
+      acceptance = c.acceptance();
+      makerRule = c.makerRule();
+      pumpedUntil = c.pumping().until().orElse(0);
+      closingDraw = c.closingDraw();
+    }
+
+    private HoldConditions done() {
+      return new HoldConditions(
+          c.rated(),
+          c.limit(),
+          c.atmosphere(),
+          c.ambient(),
+          c.liquid(),
+          c.coolant(),
+          airAndHoses,
+          c.gauge(),
+          thermometer,
+          c.soak(),
+          c.ownLeak(),
+          acceptance,
+          makerRule,
+          new HoldConditions.Pumping(OptionalDouble.of(pumpedUntil), c.pumping().from()),
+          c.disturbedMinutesBefore(),
+          closingDraw,
+          c.window());
+    }
   }
 }

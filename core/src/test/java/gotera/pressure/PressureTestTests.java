@@ -72,27 +72,9 @@ class PressureTestTests {
         later.reading(run.trace.seconds(i) + 5000, run.trace.gauge(i), run.trace.celsius(i));
       }
       later.event(TraceEvent.at(5020, TraceEvent.Kind.VALVE_SHUT));
-      HoldConditions c = run.conditions;
-      HoldConditions shifted =
-          new HoldConditions(
-              c.rated(),
-              c.limit(),
-              c.atmosphere(),
-              c.ambient(),
-              c.liquid(),
-              c.coolant(),
-              c.airAndHoses(),
-              c.gauge(),
-              c.thermometer(),
-              c.soak(),
-              c.ownLeak(),
-              c.acceptance(),
-              c.makerRule(),
-              new HoldConditions.Pumping(java.util.OptionalDouble.of(5020), new GaugePressure(0)),
-              c.disturbedMinutesBefore(),
-              c.closingDraw(),
-              c.window());
-      double before = new PressureTest(run.trace, c).analyse().rate().orElseThrow().rate();
+      HoldConditions shifted = Holds.edited(run.conditions, e -> e.pumpedUntil = 5020);
+      double before =
+          new PressureTest(run.trace, run.conditions).analyse().rate().orElseThrow().rate();
       double after = new PressureTest(later.build(), shifted).analyse().rate().orElseThrow().rate();
       Close.to("rate (mL/min)", after, before, 1e-9);
     }
@@ -127,28 +109,10 @@ class PressureTestTests {
     @Test
     void isNotProvenByACompliancesGuessedFromSizes() {
       StandInRun run = StandInRun.of(0, 15, 5);
-      HoldConditions c = run.conditions;
       AirAndHoses guessed =
-          new AirAndHoses(c.airAndHoses().trappedAir(), 0.28, 0.3, AirAndHoses.Source.GEOMETRY);
-      HoldConditions byGeometry =
-          new HoldConditions(
-              c.rated(),
-              c.limit(),
-              c.atmosphere(),
-              c.ambient(),
-              c.liquid(),
-              c.coolant(),
-              guessed,
-              c.gauge(),
-              c.thermometer(),
-              c.soak(),
-              c.ownLeak(),
-              c.acceptance(),
-              c.makerRule(),
-              c.pumping(),
-              c.disturbedMinutesBefore(),
-              c.closingDraw(),
-              c.window());
+          new AirAndHoses(
+              run.conditions.airAndHoses().trappedAir(), 0.28, 0.3, AirAndHoses.Source.GEOMETRY);
+      HoldConditions byGeometry = Holds.edited(run.conditions, e -> e.airAndHoses = guessed);
       PressureTestResult result = new PressureTest(run.trace, byGeometry).analyse();
       assertThat(result.verdict()).isEqualTo(VerdictKind.NOT_PROVEN);
       assertThat(result.reasons()).extracting(Reason::code).contains(Code.COMPLIANCE_NOT_MEASURED);
@@ -159,8 +123,7 @@ class PressureTestTests {
       StandInRun run = StandInRun.of(0, 25, 5);
       Acceptance loose = new Acceptance(Purpose.SIGN_OFF, 0.2);
       PressureTestResult open =
-          new PressureTest(run.trace, Holds.with(run.conditions, loose, Optional.empty()))
-              .analyse();
+          new PressureTest(run.trace, signedOff(run, loose, Optional.empty())).analyse();
       assertThat(open.reasons())
           .extracting(Reason::code)
           .containsExactly(Code.CLOSING_DRAW_MISSING);
@@ -170,17 +133,27 @@ class PressureTestTests {
       double step = 2 / (0.28 + air / (end + 101.325));
       Draw right = draw(end, step);
       assertThat(
-              new PressureTest(run.trace, Holds.with(run.conditions, loose, Optional.of(right)))
+              new PressureTest(run.trace, signedOff(run, loose, Optional.of(right)))
                   .analyse()
                   .verdict())
           .isEqualTo(VerdictKind.TIGHT);
       Draw dead = draw(end, 0.1);
       assertThat(
-              new PressureTest(run.trace, Holds.with(run.conditions, loose, Optional.of(dead)))
+              new PressureTest(run.trace, signedOff(run, loose, Optional.of(dead)))
                   .analyse()
                   .reasons())
           .extracting(Reason::code)
           .containsExactly(Code.CLOSING_DRAW_WRONG);
+    }
+
+    private HoldConditions signedOff(
+        StandInRun run, Acceptance acceptance, Optional<Draw> closing) {
+      return Holds.edited(
+          run.conditions,
+          e -> {
+            e.acceptance = acceptance;
+            e.closingDraw = closing;
+          });
     }
 
     private Draw draw(double from, double step) {
@@ -270,26 +243,13 @@ class PressureTestTests {
     for (int i = 0; i <= 60; i++) {
       trace.reading(5 * i, i < 3 ? 110 - 3 * i : 102, 18);
     }
-    HoldConditions c = Holds.conditions(80, 1);
     HoldConditions ruled =
-        new HoldConditions(
-            c.rated(),
-            c.limit(),
-            c.atmosphere(),
-            c.ambient(),
-            c.liquid(),
-            c.coolant(),
-            c.airAndHoses(),
-            c.gauge(),
-            c.thermometer(),
-            c.soak(),
-            c.ownLeak(),
-            c.acceptance(),
-            Optional.of(new MakerRule(new GaugePressure(110), 2, 6)),
-            new HoldConditions.Pumping(java.util.OptionalDouble.of(0), new GaugePressure(0)),
-            c.disturbedMinutesBefore(),
-            c.closingDraw(),
-            c.window());
+        Holds.edited(
+            Holds.conditions(80, 1),
+            e -> {
+              e.makerRule = Optional.of(new MakerRule(new GaugePressure(110), 2, 6));
+              e.pumpedUntil = 0;
+            });
     PressureTestResult result = new PressureTest(trace.build(), ruled).analyse();
     assertThat(result.makerRule().orElseThrow().met()).isEqualTo(MakerRule.Met.NO);
   }
@@ -314,26 +274,7 @@ class PressureTestTests {
   @Test
   void withoutAThermometerTheTemperatureIsTheLargestUncertainty() {
     StandInRun run = StandInRun.of(0, 15, 5);
-    HoldConditions c = run.conditions;
-    HoldConditions blind =
-        new HoldConditions(
-            c.rated(),
-            c.limit(),
-            c.atmosphere(),
-            c.ambient(),
-            c.liquid(),
-            c.coolant(),
-            c.airAndHoses(),
-            c.gauge(),
-            Optional.empty(),
-            c.soak(),
-            c.ownLeak(),
-            c.acceptance(),
-            c.makerRule(),
-            c.pumping(),
-            c.disturbedMinutesBefore(),
-            c.closingDraw(),
-            c.window());
+    HoldConditions blind = Holds.edited(run.conditions, e -> e.thermometer = Optional.empty());
     PressureTestResult.Rate rate =
         new PressureTest(run.trace, blind).analyse().rate().orElseThrow();
     assertThat(rate.budget().contributions().get(0).source()).isEqualTo(Source.TEMPERATURE);
