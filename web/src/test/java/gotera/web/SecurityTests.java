@@ -3,10 +3,15 @@ package gotera.web;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.APIResponse;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.FormData;
 import com.microsoft.playwright.options.RequestOptions;
+import gotera.web.account.AccountService;
+import gotera.web.account.Role;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.springframework.jdbc.core.JdbcTemplate;
 
 /** Who reaches what, and the headers around it. */
 @ExtendWith(Application.class)
@@ -65,6 +70,37 @@ class SecurityTests {
       desk.click("Save the cap");
       assertThat(desk.text("h1")).isEqualTo("Not allowed");
     }
+  }
+
+  @Test
+  void guessingAPasswordLocksTheAccountForAWhile(Application.Running application) {
+    application
+        .bean(AccountService.class)
+        .put("guessed", "Somebody", "the right password", Role.TECHNICIAN);
+    try (BrowserContext person = application.browser().person(800, 600)) {
+      Page page = person.newPage();
+      for (int i = 0; i < 5; i++) {
+        signIn(application, page, "wrong " + i);
+        assertThat(page.url()).endsWith("?error");
+      }
+      signIn(application, page, "the right password");
+      assertThat(page.url()).as("locked, though the password is right").endsWith("?error");
+      // the while passes
+      application
+          .bean(JdbcTemplate.class)
+          .update("update account set locked_until = '2020-01-01' where login = 'guessed'");
+      signIn(application, page, "the right password");
+      assertThat(page.url()).isEqualTo(application.address() + "/");
+    }
+  }
+
+  private static void signIn(Application.Running application, Page page, String password) {
+    page.navigate(application.address() + "/sign-in");
+    page.fill("#username", "Guessed");
+    page.fill("#password", password);
+    page.click("text=Sign in");
+    page.waitForLoadState();
+    page.locator("h1").first().waitFor();
   }
 
   @Test

@@ -4,6 +4,7 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
+import java.time.Instant;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
@@ -17,6 +18,8 @@ class AccountRecord {
   String passwordHash;
   String role;
   boolean enabled = true;
+  int wrongPasswords;
+  @Nullable Instant lockedUntil;
   @Version @Nullable Integer version;
 
   @SuppressWarnings("NullAway.Init")
