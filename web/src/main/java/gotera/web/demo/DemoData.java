@@ -112,14 +112,14 @@ class DemoData {
             "after-drive",
             1100,
             8600);
-    cap(job, "18 psi", 18 * 6.894757);
+    cap(job, "17 psi", 17 * 6.894757);
     SystemUnderTest system = new SystemUnderTest(240, 8600, 0.31, 0.04, 100, 4.2e-4, 0.76);
     Bench bench = new Bench(system);
-    List<Leak> leaks = List.of(Leak.seep(0.46, 124), Leak.seep(0.16, 124));
-    Hold hold = new Hold(124, 30, 16 * 60, 15, 18.4, -0.012);
+    List<Leak> leaks = List.of(Leak.seep(0.46, 117), Leak.seep(0.16, 117));
+    Hold hold = new Hold(117, 30, 16 * 60, 15, 18.4, -0.012);
     Draws draws = bench.draws(hold, leaks, 31);
     UUID test =
-        tests.begin(job, Phase.SEARCH, bench.hold(124.1, "search", 160, draws), "digital", BY);
+        tests.begin(job, Phase.SEARCH, bench.hold(117.2, "search", 160, draws), "digital", BY);
     Trace.Builder trace = copy(bench.run(hold, leaks, 32));
     trace.event(TraceEvent.at(30 + 6.4 * 60, TraceEvent.Kind.FIRST_BEAD));
     tests.addTrace(test, trace.build(), BY);
@@ -129,7 +129,7 @@ class DemoData {
         "thermostat-housing.gasket",
         "wet",
         OptionalDouble.of(4),
-        OptionalDouble.of(119),
+        OptionalDouble.of(112),
         "First bead after six minutes on a dried face",
         BY);
     circuits.log(
@@ -137,13 +137,13 @@ class DemoData {
         "lower-hose.radiator-end",
         "wet",
         OptionalDouble.of(2),
-        OptionalDouble.of(118),
+        OptionalDouble.of(111),
         "Clamp rusted, bead under it",
         BY);
     for (String dry :
         List.of(
             "cap.neck", "upper-hose.radiator-end", "upper-hose.housing-end", "pump.shaft-seal")) {
-      circuits.log(job, dry, "dry", OptionalDouble.empty(), OptionalDouble.of(118), "", BY);
+      circuits.log(job, dry, "dry", OptionalDouble.empty(), OptionalDouble.of(111), "", BY);
     }
     circuits.log(
         job,
