@@ -14,6 +14,7 @@ import gotera.pressure.verdict.Reason.Code;
 import gotera.pressure.verdict.VerdictKind;
 import gotera.quantity.GaugePressure;
 import gotera.quantity.Volume;
+import gotera.simulation.StandInVehicle;
 import gotera.testkit.Close;
 import gotera.testkit.Seeds;
 import gotera.uncertainty.Contribution.Source;
@@ -285,6 +286,17 @@ class PressureTestTests {
     double shortBound = Holds.analyse(0, 6, 10, new Random(3)).rate().orElseThrow().u();
     double longBound = Holds.analyse(0, 20, 10, new Random(3)).rate().orElseThrow().u();
     assertThat(longBound).isLessThan(shortBound);
+    assertThat(boundWithAir(600)).isGreaterThan(boundWithAir(60));
+  }
+
+  private static double boundWithAir(double freeAir) {
+    StandInVehicle.Outcome outcome =
+        Holds.vehicle(0, freeAir).run(Holds.minutes(12, 10), new Random(3));
+    return new PressureTest(outcome.trace(), Holds.conditions(outcome.gasAtHold(), 1))
+        .analyse()
+        .rate()
+        .orElseThrow()
+        .upper();
   }
 
   /** One simulated hold and its conditions. */

@@ -60,7 +60,7 @@ public record HoldDefaults(HoldConditions conditions, List<String> assumed) {
     if (d.soakHours().isEmpty() && d.thermometer().isEmpty()) {
       assumed.add("soak");
     }
-    GaugePressure start = holdStart(trace);
+    GaugePressure start = holdStart(d, trace);
     HoldConditions conditions =
         new HoldConditions(
             rated,
@@ -178,14 +178,20 @@ public record HoldDefaults(HoldConditions conditions, List<String> assumed) {
         until, new GaugePressure(or(d.pumpedFromKpa(), 0, "pumped_from_kpa", assumed)));
   }
 
-  /** Gauge pressure when the valve was shut: the first reading from then on, else the first. */
-  private static GaugePressure holdStart(Trace trace) {
-    double from = trace.last(TraceEvent.Kind.VALVE_SHUT).map(TraceEvent::seconds).orElse(0.0);
+  /**
+   * Gauge pressure when the hold began: valve shut, else end of pumping, else the first reading.
+   */
+  private static GaugePressure holdStart(HoldDescription d, Trace trace) {
+    double from =
+        trace
+            .last(TraceEvent.Kind.VALVE_SHUT)
+            .map(TraceEvent::seconds)
+            .orElse(d.pumpedUntilS().orElse(Double.NEGATIVE_INFINITY));
     for (int i = 0; i < trace.size(); i++) {
       if (trace.seconds(i) >= from) {
         return new GaugePressure(trace.gauge(i));
       }
     }
-    return new GaugePressure(trace.size() > 0 ? trace.gauge(0) : 0);
+    return new GaugePressure(trace.size() > 0 ? trace.gauge(trace.size() - 1) : 0);
   }
 }

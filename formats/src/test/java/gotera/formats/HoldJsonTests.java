@@ -59,6 +59,18 @@ class HoldJsonTests {
     assertThat(system.relativeUncertainty()).isBetween(0.01, 0.15);
   }
 
+  @Test
+  void aDrawIsReckonedFromTheEndOfPumpingNotFromItsBegin() {
+    // pumping ends at 5 s; the reading at 0 s belongs to it
+    Trace pumped = Trace.builder().reading(0, 0).reading(6, 120).reading(60, 119).build();
+    HoldDefaults completed = HoldDefaults.complete(accepted(WHOLE), pumped);
+    Close.to(
+        "trapped air (mL)",
+        completed.conditions().airAndHoses().trappedAir().millilitres(),
+        141.9,
+        0.1);
+  }
+
   @ParameterizedTest
   @CsvSource(
       delimiter = '|',
