@@ -37,6 +37,34 @@ free_port() { # the first port from the one given that nobody listens on
   echo "$port"
 }
 
+# Reads where the application's database is: the environment's, else the private one's that runs.
+use_database() { # use_database [--demo]
+  if [ -z "${GOTERA_DATABASE_URL:-}" ]; then
+    local kept=$var/workshop-db/environment
+    [ "${1:-}" != --demo ] || kept=$var/db/environment
+    [ -f "$kept" ] || fail "There is no database yet. Start it first (./gotera start), or add --demo for the demonstration's."
+    . "$kept"
+  fi
+  local rest=${GOTERA_DATABASE_URL#jdbc:mariadb://}
+  [ "$rest" != "$GOTERA_DATABASE_URL" ] || fail "GOTERA_DATABASE_URL is '$GOTERA_DATABASE_URL'. Expected: jdbc:mariadb://HOST:PORT/NAME"
+  local place=${rest%%/*}
+  schema=${rest#*/}
+  schema=${schema%%\?*}
+  # the password goes by a file, never by the command line, where others could read it
+  client_settings=$(mktemp)
+  trap 'rm -f "$client_settings"' EXIT
+  cat >"$client_settings" <<TEXT
+[client]
+host=${place%%:*}
+port=${place##*:}
+protocol=tcp
+user=${GOTERA_DATABASE_USER:-gotera}
+password=${GOTERA_DATABASE_PASSWORD:-}
+TEXT
+  sql() { mariadb --defaults-file="$client_settings" --batch --skip-column-names "$@"; }
+  sql -e 'select 1' >/dev/null || fail "The database does not answer at ${place}. Does it run? (./gotera start)"
+}
+
 # Builds what is missing or older than its sources: command line and application.
 build() {
   local built=$var/build/done

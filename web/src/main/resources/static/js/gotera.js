@@ -6,6 +6,8 @@ import { startDrawer } from "./drawer.js";
 import { startRail } from "./rail.js";
 import { startKeys } from "./keys.js";
 import { startOffline } from "./offline.js";
+import { startDrafts } from "./drafts.js";
+import { startLive } from "./live.js";
 
 startStopwatch();
 startReading();
@@ -14,3 +16,5 @@ startDrawer();
 startRail();
 startKeys();
 startOffline();
+startDrafts();
+startLive();

@@ -1,15 +1,7 @@
 package gotera.web;
 
-import java.io.File;
-import java.io.IOException;
-import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
-import java.nio.file.Files;
 import java.nio.file.Path;
-import java.util.Comparator;
-import java.util.List;
-import java.util.concurrent.TimeUnit;
-import java.util.stream.Stream;
+import java.util.concurrent.atomic.AtomicReference;
 import org.junit.jupiter.api.extension.ExtensionContext;
 import org.junit.jupiter.api.extension.ParameterContext;
 import org.junit.jupiter.api.extension.ParameterResolver;
@@ -26,8 +18,20 @@ public final class Application implements ParameterResolver {
   static final String PASSWORD = "only-for-tests";
 
   /** The running application. */
-  record Running(ConfigurableApplicationContext context, Browser browser, Path database)
+  record Running(
+      ConfigurableApplicationContext context,
+      Browser browser,
+      Path database,
+      AtomicReference<Server> other)
       implements ExtensionContext.Store.CloseableResource {
+
+    /** A second process on the same database, with the limits as they are shipped. */
+    synchronized Server second() {
+      if (other.get() == null) {
+        other.set(Server.start("second-process", Server.database(database)));
+      }
+      return other.get();
+    }
 
     String address() {
       return "http://127.0.0.1:" + ((WebServerApplicationContext) context).getWebServer().getPort();
@@ -40,8 +44,11 @@ public final class Application implements ParameterResolver {
     @Override
     public void close() {
       browser.close();
+      if (other.get() != null) {
+        other.get().close();
+      }
       context.close();
-      script("stop", database);
+      Script.run("database", "stop", database.toString());
     }
   }
 
@@ -60,56 +67,18 @@ public final class Application implements ParameterResolver {
 
   private static Running start() {
     Path database = Path.of("target", "test-database").toAbsolutePath();
-    script("stop", database);
-    delete(database);
-    String port = script("start", database).strip();
+    Script.run("database", "stop", database.toString());
+    Script.delete(database);
+    String port = Script.run("database", "start", database.toString(), "34160");
     ConfigurableApplicationContext context =
         new SpringApplicationBuilder(GoteraApplication.class)
             .web(WebApplicationType.SERVLET)
             .run(
                 "--server.port=0",
                 "--gotera.database.url=jdbc:mariadb://127.0.0.1:" + port + "/gotera",
-                "--gotera.database.password=" + read(database.resolve("password")),
+                "--gotera.database.password=" + Script.read(database.resolve("password")),
+                "--gotera.limits.sign-ins-per-minute=600",
                 "--gotera.demo.password=" + PASSWORD);
-    return new Running(context, new Browser(), database);
-  }
-
-  private static String script(String action, Path folder) {
-    File script = new File("../scripts/database");
-    try {
-      Process process =
-          new ProcessBuilder(List.of(script.getPath(), action, folder.toString(), "34160"))
-              .redirectError(ProcessBuilder.Redirect.INHERIT)
-              .redirectOutput(Path.of("target", "database-" + action).toFile())
-              .start();
-      if (!process.waitFor(90, TimeUnit.SECONDS) || process.exitValue() != 0) {
-        throw new IllegalStateException("scripts/database " + action + " failed");
-      }
-      return read(Path.of("target", "database-" + action));
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    } catch (InterruptedException e) {
-      Thread.currentThread().interrupt();
-      throw new IllegalStateException(e);
-    }
-  }
-
-  private static String read(Path file) {
-    try {
-      return Files.readString(file, StandardCharsets.UTF_8).strip();
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
-  }
-
-  private static void delete(Path folder) {
-    if (!Files.exists(folder)) {
-      return;
-    }
-    try (Stream<Path> files = Files.walk(folder)) {
-      files.sorted(Comparator.reverseOrder()).map(Path::toFile).forEach(File::delete);
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
+    return new Running(context, new Browser(), database, new AtomicReference<>());
   }
 }

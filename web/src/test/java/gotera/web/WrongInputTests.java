@@ -134,7 +134,7 @@ class WrongInputTests {
       second.fill("Vehicle", "Typed by the other");
       second.click("Save intake");
       assertThat(second.text(".wrong-form")).contains("Someone else changed this");
-      assertThat(second.text(".theirs")).contains("Seen by two");
+      assertThat(second.text(".conflict")).contains("Seen by two").contains("Typed by the other");
       assertThat(second.page.locator("#vehicle").inputValue()).isEqualTo("Typed by the other");
     }
   }

@@ -6,20 +6,24 @@ import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.time.Instant;
 import java.util.UUID;
+import org.hibernate.envers.Audited;
+import org.hibernate.envers.NotAudited;
 import org.jspecify.annotations.Nullable;
 
 /** An account in the database. */
 @Entity
+@Audited
 @Table(name = "account")
 class AccountRecord {
   @Id UUID id;
   String login;
   String name;
-  String passwordHash;
+  @NotAudited String passwordHash;
   String role;
   boolean enabled = true;
-  int wrongPasswords;
-  @Nullable Instant lockedUntil;
+  @NotAudited int wrongPasswords;
+  @NotAudited @Nullable Instant lockedUntil;
+  @Nullable Instant passwordChangedAt;
   @Version @Nullable Integer version;
 
   @SuppressWarnings("NullAway.Init")

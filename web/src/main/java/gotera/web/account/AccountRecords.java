@@ -1,6 +1,7 @@
 package gotera.web.account;
 
 import java.time.Instant;
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
@@ -9,6 +10,10 @@ import org.springframework.data.jpa.repository.Query;
 
 interface AccountRecords extends JpaRepository<AccountRecord, UUID> {
   Optional<AccountRecord> findByLogin(String login);
+
+  List<AccountRecord> findAllByOrderByLogin();
+
+  long countByRoleAndEnabledTrue(String role);
 
   /** Counts a wrong password; a single statement, so that tries at once are all counted. */
   @Modifying

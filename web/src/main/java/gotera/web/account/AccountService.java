@@ -1,10 +1,14 @@
 package gotera.web.account;
 
 import gotera.web.shell.Identifiers;
+import gotera.web.shell.NotFound;
 import java.time.Clock;
 import java.time.Duration;
+import java.util.List;
 import java.util.Locale;
+import java.util.UUID;
 import org.springframework.context.event.EventListener;
+import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.security.authentication.event.AuthenticationFailureBadCredentialsEvent;
 import org.springframework.security.authentication.event.AuthenticationSuccessEvent;
 import org.springframework.security.core.userdetails.User;
@@ -15,7 +19,7 @@ import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Accounts: creating them, and finding the one that signs in. */
+/** Accounts: creating and changing them, and finding the one that signs in. */
 @Service
 public class AccountService implements UserDetailsService {
   /** Wrong passwords in a row before an account is locked (our judgement, untested). */
@@ -28,9 +32,15 @@ public class AccountService implements UserDetailsService {
   private final PasswordEncoder passwords;
   private final Identifiers identifiers;
   private final Clock clock;
+  private final AccountSessions sessions;
 
   AccountService(
-      AccountRecords accounts, PasswordEncoder passwords, Identifiers identifiers, Clock clock) {
+      AccountRecords accounts,
+      PasswordEncoder passwords,
+      Identifiers identifiers,
+      Clock clock,
+      AccountSessions sessions) {
+    this.sessions = sessions;
     this.accounts = accounts;
     this.passwords = passwords;
     this.identifiers = identifiers;
@@ -71,15 +81,103 @@ public class AccountService implements UserDetailsService {
     return login.strip().toLowerCase(Locale.ROOT);
   }
 
-  /** Creates an account, or gives an existing one this password. */
+  /** All accounts by what is typed to sign in. */
+  @Transactional(readOnly = true)
+  List<AccountView> all() {
+    return accounts.findAllByOrderByLogin().stream().map(this::view).toList();
+  }
+
+  /** The account, or not found. */
+  @Transactional(readOnly = true)
+  AccountView require(UUID id) {
+    return view(record(id));
+  }
+
+  /** Creates an account; false if its name is taken. */
+  @Transactional
+  public boolean create(String login, String name, String password, Role role) {
+    if (accounts.findByLogin(login).isPresent()) {
+      return false;
+    }
+    AccountRecord account =
+        new AccountRecord(identifiers.next(), login, name, encoded(password), role);
+    account.passwordChangedAt = clock.instant();
+    accounts.save(account);
+    return true;
+  }
+
+  /**
+   * Changes an account. Where it may do less than before, or has a new password, it is signed out
+   * everywhere.
+   *
+   * @param password its new password; empty for none
+   * @param version version that was read; an older one is refused
+   */
+  @Transactional
+  public void change(
+      UUID id, String name, Role role, boolean enabled, String password, int version) {
+    AccountRecord account = record(id);
+    if (account.version == null || account.version != version) {
+      throw new OptimisticLockingFailureException("account " + id);
+    }
+    boolean other = !account.role.equals(role.name()) || account.enabled != enabled;
+    account.name = name;
+    account.role = role.name();
+    account.enabled = enabled;
+    if (!password.isEmpty()) {
+      setPassword(account, password);
+    }
+    accounts.save(account);
+    if (other || !password.isEmpty()) {
+      sessions.end(account.login, "");
+    }
+  }
+
+  /** Changes one's own password; false if the present one is wrong. */
+  @Transactional
+  boolean changePassword(String login, String present, String password) {
+    AccountRecord account =
+        accounts.findByLogin(login).orElseThrow(() -> new NotFound("own account"));
+    if (!passwords.matches(present, account.passwordHash)) {
+      return false;
+    }
+    setPassword(account, password);
+    accounts.save(account);
+    return true;
+  }
+
+  /** Gives an account its password; makes it if it is not there. For the demonstration. */
   @Transactional
   public void put(String login, String name, String password, Role role) {
-    AccountRecord account =
-        accounts
-            .findByLogin(login)
-            .orElseGet(() -> new AccountRecord(identifiers.next(), login, name, "", role));
+    if (!create(login, name, password, role)) {
+      AccountRecord account = accounts.findByLogin(login).orElseThrow();
+      if (!passwords.matches(password, account.passwordHash)) {
+        setPassword(account, password);
+        accounts.save(account);
+      }
+    }
+  }
+
+  private void setPassword(AccountRecord account, String password) {
     account.passwordHash = encoded(password);
-    accounts.save(account);
+    account.passwordChangedAt = clock.instant();
+    account.wrongPasswords = 0;
+    account.lockedUntil = null;
+  }
+
+  private AccountRecord record(UUID id) {
+    return accounts.findById(id).orElseThrow(() -> new NotFound("account " + id));
+  }
+
+  private AccountView view(AccountRecord a) {
+    return new AccountView(
+        a.id,
+        a.login,
+        a.name,
+        Role.valueOf(a.role),
+        a.enabled,
+        a.lockedUntil != null && a.lockedUntil.isAfter(clock.instant()),
+        a.version == null ? 0 : a.version);
   }
 
   private String encoded(String password) {

@@ -4,8 +4,10 @@ import gotera.quantity.GaugePressure;
 import gotera.web.job.JobPlace;
 import gotera.web.job.JobService;
 import gotera.web.job.Step;
+import gotera.web.shell.Conflict;
 import gotera.web.shell.FieldProblems;
 import gotera.web.shell.Figures;
+import gotera.web.shell.Pages;
 import gotera.web.shell.Words;
 import java.security.Principal;
 import java.util.ArrayList;
@@ -14,14 +16,12 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.dao.OptimisticLockingFailureException;
-import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.servlet.ModelAndView;
 
 /** The cap's page. */
 @Controller
@@ -74,12 +74,14 @@ class CapController {
         return "redirect:/jobs/" + id + "/pressure-test";
       } catch (OptimisticLockingFailureException e) {
         problems.add("form", "problem.changed-meanwhile");
+        CapForm theirs = CapForm.of(caps.record(id).orElse(null), figures);
+        model.addAttribute(
+            "conflict", Conflict.between(form, theirs, Map.of("seals", "seals."), words));
+        form = form.withVersion(theirs.version());
       }
     }
-    return new ModelAndView(
-        page(id, form, problems.sentences(), meanings, figures, model),
-        model.asMap(),
-        HttpStatus.UNPROCESSABLE_CONTENT);
+    return Pages.unprocessable(
+        page(id, form, problems.sentences(), meanings, figures, model), model);
   }
 
   private String page(

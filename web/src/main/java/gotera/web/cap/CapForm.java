@@ -65,6 +65,11 @@ record CapForm(
         cap.version == null ? 0 : cap.version);
   }
 
+  CapForm withVersion(int newer) {
+    return new CapForm(
+        stamp, unit, meant, makerFigure, testPressure, testPressureConfirmed, seals, note, newer);
+  }
+
   /** The rating the stamp means; asks back through {@code meanings} where it is not clear. */
   Optional<GaugePressure> rated(FieldProblems problems, List<GaugePressure> meanings) {
     Understanding<GaugePressure> read = CapStamp.read(stamp, chosenUnit());

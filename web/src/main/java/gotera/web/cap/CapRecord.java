@@ -6,10 +6,12 @@ import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.time.Instant;
 import java.util.UUID;
+import org.hibernate.envers.Audited;
 import org.jspecify.annotations.Nullable;
 
 /** The cap of a job in the database. */
 @Entity
+@Audited
 @Table(name = "cap")
 class CapRecord {
   @Id UUID id;

@@ -2,7 +2,9 @@ package gotera.web.cap;
 
 import gotera.cap.TestLimit;
 import gotera.quantity.GaugePressure;
+import gotera.web.job.JobChanges;
 import gotera.web.shell.Identifiers;
+import gotera.web.shell.Write;
 import java.time.Clock;
 import java.util.Optional;
 import java.util.UUID;
@@ -15,10 +17,12 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class CapService {
   private final CapRecords caps;
+  private final JobChanges changes;
   private final Identifiers identifiers;
   private final Clock clock;
 
-  CapService(CapRecords caps, Identifiers identifiers, Clock clock) {
+  CapService(CapRecords caps, JobChanges changes, Identifiers identifiers, Clock clock) {
+    this.changes = changes;
     this.caps = caps;
     this.identifiers = identifiers;
     this.clock = clock;
@@ -47,7 +51,7 @@ public class CapService {
    * @param by who writes
    * @param version version that was read; an older one is refused
    */
-  @Transactional
+  @Write
   public void write(
       UUID jobId,
       String stamp,
@@ -73,6 +77,7 @@ public class CapService {
     cap.writtenAt = clock.instant();
     cap.writtenBy = by;
     caps.save(cap);
+    changes.count(jobId);
   }
 
   private static CapFacts facts(CapRecord cap) {

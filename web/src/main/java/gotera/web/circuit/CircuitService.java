@@ -2,11 +2,16 @@ package gotera.web.circuit;
 
 import gotera.circuit.Circuit;
 import gotera.circuit.CircuitPresets;
+import gotera.web.job.JobChanges;
+import gotera.web.shell.Hashes;
 import gotera.web.shell.Identifiers;
+import gotera.web.shell.NotFound;
+import gotera.web.shell.Write;
 import java.time.Clock;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -17,11 +22,20 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class CircuitService {
   private final LeakSiteRecords sites;
+  private final PhotoRecords photos;
+  private final JobChanges changes;
   private final Identifiers identifiers;
   private final Clock clock;
 
-  CircuitService(LeakSiteRecords sites, Identifiers identifiers, Clock clock) {
+  CircuitService(
+      LeakSiteRecords sites,
+      PhotoRecords photos,
+      JobChanges changes,
+      Identifiers identifiers,
+      Clock clock) {
     this.sites = sites;
+    this.photos = photos;
+    this.changes = changes;
     this.identifiers = identifiers;
     this.clock = clock;
   }
@@ -40,8 +54,14 @@ public class CircuitService {
     return latest.values().stream().filter(java.util.Objects::nonNull).toList();
   }
 
-  /** Writes down what was seen at a joint. */
-  @Transactional
+  /** A photograph (JPEG), or not found. */
+  @Transactional(readOnly = true)
+  byte[] photo(UUID id) {
+    return photos.findById(id).orElseThrow(() -> new NotFound("photo " + id)).jpeg;
+  }
+
+  /** Writes down what was seen at a joint, without a photograph. */
+  @Write
   public void log(
       UUID jobId,
       String joint,
@@ -50,11 +70,40 @@ public class CircuitService {
       OptionalDouble pressureKpa,
       String note,
       String by) {
+    log(jobId, joint, saw, dropsPerMinute, pressureKpa, note, Optional.empty(), by);
+  }
+
+  /** Writes down what was seen at a joint. */
+  @Write
+  void log(
+      UUID jobId,
+      String joint,
+      String saw,
+      OptionalDouble dropsPerMinute,
+      OptionalDouble pressureKpa,
+      String note,
+      Optional<Photograph> photograph,
+      String by) {
     LeakSiteRecord record =
         new LeakSiteRecord(identifiers.next(), jobId, joint, saw, note, clock.instant(), by);
     record.dropsPerMinute = orNull(dropsPerMinute);
     record.pressureKpa = orNull(pressureKpa);
+    record.photoId = photograph.map(p -> keep(jobId, p, by)).orElse(null);
     sites.save(record);
+    changes.count(jobId);
+  }
+
+  private UUID keep(UUID jobId, Photograph photograph, String by) {
+    PhotoRecord photo =
+        new PhotoRecord(
+            identifiers.next(),
+            jobId,
+            photograph,
+            Hashes.sha256(photograph.jpeg()),
+            clock.instant(),
+            by);
+    photos.save(photo);
+    return photo.id;
   }
 
   private static LeakSite site(LeakSiteRecord s) {
@@ -64,6 +113,7 @@ public class CircuitService {
         optional(s.dropsPerMinute),
         optional(s.pressureKpa),
         s.note,
+        Optional.ofNullable(s.photoId),
         s.writtenAt,
         s.writtenBy);
   }

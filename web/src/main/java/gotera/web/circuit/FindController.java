@@ -11,7 +11,9 @@ import gotera.web.job.Step;
 import gotera.web.shell.FieldProblems;
 import gotera.web.shell.Figures;
 import gotera.web.shell.NotFound;
+import gotera.web.shell.Pages;
 import gotera.web.shell.Words;
+import java.io.IOException;
 import java.security.Principal;
 import java.util.ArrayList;
 import java.util.HashMap;
@@ -21,7 +23,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
-import org.springframework.http.HttpStatus;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -29,7 +31,7 @@ import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.servlet.ModelAndView;
+import org.springframework.web.multipart.MultipartFile;
 
 /** The circuit with its joints: what was seen where. */
 @Controller
@@ -50,7 +52,12 @@ class FindController {
 
   /** The joint being looked at. */
   record ChosenJoint(
-      String code, String name, String fastening, String shows, Optional<String> lastSeen) {}
+      String code,
+      String name,
+      String fastening,
+      String shows,
+      Optional<String> lastSeen,
+      Optional<String> photo) {}
 
   @GetMapping("/jobs/{id}/find")
   String page(
@@ -66,9 +73,11 @@ class FindController {
   Object log(
       @PathVariable UUID id,
       @ModelAttribute FindForm form,
+      @RequestParam(required = false) @Nullable MultipartFile photo,
       Figures figures,
       Principal principal,
-      Model model) {
+      Model model)
+      throws IOException {
     jobs.require(id);
     if (circuits.circuit().joint(form.joint()).isEmpty() || !FindForm.SEEN.contains(form.saw())) {
       throw new NotFound("joint " + form.joint() + ", " + form.saw());
@@ -76,14 +85,39 @@ class FindController {
     FieldProblems problems = new FieldProblems(words);
     OptionalDouble drops = form.dropsPerMinute(problems);
     OptionalDouble pressure = form.kilopascals(problems, figures);
+    Optional<Photograph> photograph = photograph(problems, photo);
     if (!problems.none()) {
-      return new ModelAndView(
-          page(id, form, problems.sentences(), figures, model),
-          model.asMap(),
-          HttpStatus.UNPROCESSABLE_CONTENT);
+      return Pages.unprocessable(page(id, form, problems.sentences(), figures, model), model);
     }
-    circuits.log(id, form.joint(), form.saw(), drops, pressure, form.note(), principal.getName());
+    circuits.log(
+        id,
+        form.joint(),
+        form.saw(),
+        drops,
+        pressure,
+        form.note(),
+        photograph,
+        principal.getName());
     return "redirect:/jobs/" + id + "/find?joint=" + form.joint();
+  }
+
+  private static Optional<Photograph> photograph(
+      FieldProblems problems, @Nullable MultipartFile photo) throws IOException {
+    if (photo == null || photo.isEmpty()) {
+      return Optional.empty();
+    }
+    Photograph.Outcome outcome =
+        photo.getSize() > Photograph.MOST_BYTES
+            ? Photograph.Outcome.of(Photograph.Problem.TOO_LARGE)
+            : Photograph.read(photo.getBytes());
+    outcome
+        .problem()
+        .ifPresent(
+            p ->
+                problems.add(
+                    "photo",
+                    "problem.photo-" + p.name().toLowerCase(Locale.ROOT).replace('_', '-')));
+    return outcome.photograph();
   }
 
   private String page(
@@ -148,8 +182,7 @@ class FindController {
     return list;
   }
 
-  private ChosenJoint chosen(
-      Joint joint, @org.jspecify.annotations.Nullable LeakSite site, Figures figures) {
+  private ChosenJoint chosen(Joint joint, @Nullable LeakSite site, Figures figures) {
     return new ChosenJoint(
         joint.code(),
         words.say("joint." + joint.code()),
@@ -163,7 +196,8 @@ class FindController {
                         summary(site, figures),
                         Figures.timeOfDay(site.writtenAt()),
                         site.writtenBy())
-                    + (site.note().isEmpty() ? "" : " \u201c" + site.note() + "\u201d")));
+                    + (site.note().isEmpty() ? "" : " \u201c" + site.note() + "\u201d")),
+        Optional.ofNullable(site).flatMap(LeakSite::photo).map(photo -> "/photos/" + photo));
   }
 
   private String summary(LeakSite site, Figures figures) {
@@ -175,11 +209,11 @@ class FindController {
     return text.toString();
   }
 
-  private static Mark mark(@org.jspecify.annotations.Nullable LeakSite site) {
+  private static Mark mark(@Nullable LeakSite site) {
     return Mark.valueOf(markWord(site).toUpperCase(Locale.ROOT));
   }
 
-  private static String markWord(@org.jspecify.annotations.Nullable LeakSite site) {
+  private static String markWord(@Nullable LeakSite site) {
     return site == null ? "open" : site.saw();
   }
 }

@@ -5,6 +5,7 @@ import gotera.quantity.GaugePressure;
 import java.time.Instant;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.UUID;
 
 /**
  * What was last seen at a joint.
@@ -14,6 +15,7 @@ import java.util.OptionalDouble;
  * @param dropsPerMinute drops counted there
  * @param pressureKpa the pressure at that moment (kPa)
  * @param note anything else
+ * @param photo its photograph
  * @param writtenAt when
  * @param writtenBy by whom
  */
@@ -23,6 +25,7 @@ public record LeakSite(
     OptionalDouble dropsPerMinute,
     OptionalDouble pressureKpa,
     String note,
+    Optional<UUID> photo,
     Instant writtenAt,
     String writtenBy) {
 

@@ -5,10 +5,12 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.UUID;
+import org.hibernate.envers.Audited;
 import org.jspecify.annotations.Nullable;
 
 /** What was seen at a joint, in the database. Written once; the latest of a joint counts. */
 @Entity
+@Audited
 @Table(name = "leak_site")
 class LeakSiteRecord {
   @Id UUID id;
@@ -18,6 +20,7 @@ class LeakSiteRecord {
   @Nullable Double dropsPerMinute;
   @Nullable Double pressureKpa;
   String note;
+  @Nullable UUID photoId;
   Instant writtenAt;
   String writtenBy;
 

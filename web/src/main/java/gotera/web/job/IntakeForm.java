@@ -65,6 +65,20 @@ record IntakeForm(
         job.version());
   }
 
+  IntakeForm withVersion(int newer) {
+    return new IntakeForm(
+        vehicle,
+        description,
+        reason,
+        complaint,
+        whereLost,
+        lossPerWeek,
+        topUp,
+        liquid,
+        strength,
+        newer);
+  }
+
   Optional<Intake> read(FieldProblems problems) {
     if (vehicle.isBlank()) {
       problems.add("vehicle", "problem.vehicle");

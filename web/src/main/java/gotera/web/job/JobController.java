@@ -1,9 +1,11 @@
 package gotera.web.job;
 
 import gotera.web.job.JobHeadline.Headline;
+import gotera.web.shell.Conflict;
 import gotera.web.shell.FieldProblems;
 import gotera.web.shell.Figures;
 import gotera.web.shell.NotFound;
+import gotera.web.shell.Pages;
 import gotera.web.shell.Words;
 import java.security.Principal;
 import java.util.ArrayList;
@@ -12,14 +14,12 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.dao.OptimisticLockingFailureException;
-import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.servlet.ModelAndView;
 
 /** Front page, new job, intake, and the steps that are coming. */
 @Controller
@@ -75,7 +75,7 @@ class JobController {
     Optional<Intake> intake = form.read(problems);
     if (intake.isEmpty()) {
       model.addAttribute("form", form);
-      return unprocessable(newJobPage(model, problems.sentences()), model);
+      return Pages.unprocessable(newJobPage(model, problems.sentences()), model);
     }
     UUID id = jobs.begin(principal.getName());
     jobs.write(id, intake.get(), jobs.require(id).version());
@@ -111,26 +111,18 @@ class JobController {
         return "redirect:/jobs/" + id + "/cap";
       } catch (OptimisticLockingFailureException e) {
         problems.add("form", "problem.changed-meanwhile");
-        model.addAttribute("theirs", IntakeForm.of(jobs.require(id)));
+        model.addAttribute(
+            "conflict",
+            Conflict.between(
+                form,
+                IntakeForm.of(jobs.require(id)),
+                Map.of("reason", "reason.", "whereLost", "where."),
+                words));
       }
     }
-    return unprocessable(
-        intakePage(id, withVersion(form, job.version()), problems.sentences(), figures, model),
+    return Pages.unprocessable(
+        intakePage(id, form.withVersion(job.version()), problems.sentences(), figures, model),
         model);
-  }
-
-  private static IntakeForm withVersion(IntakeForm f, int version) {
-    return new IntakeForm(
-        f.vehicle(),
-        f.description(),
-        f.reason(),
-        f.complaint(),
-        f.whereLost(),
-        f.lossPerWeek(),
-        f.topUp(),
-        f.liquid(),
-        f.strength(),
-        version);
   }
 
   private String intakePage(
@@ -148,16 +140,12 @@ class JobController {
     model.addAttribute("places", IntakeForm.PLACES);
   }
 
-  @GetMapping("/jobs/{id}/{step:make-safe|look-over|fill-up|inside|decide|refill|hand-over}")
+  @GetMapping("/jobs/{id}/{step:make-safe|look-over|fill-up|inside|decide|refill}")
   String coming(@PathVariable UUID id, @PathVariable String step, Figures figures, Model model) {
     jobs.require(id);
     Step shown = Step.of(step).orElseThrow(() -> new NotFound("step " + step));
     model.addAttribute("place", new JobPlace(id, shown, figures));
     model.addAttribute("step", shown);
     return "job/coming";
-  }
-
-  private static ModelAndView unprocessable(String view, Model model) {
-    return new ModelAndView(view, model.asMap(), HttpStatus.UNPROCESSABLE_CONTENT);
   }
 }

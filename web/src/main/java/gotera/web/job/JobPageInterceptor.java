@@ -19,11 +19,14 @@ import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 class JobPageInterceptor implements WebMvcConfigurer, HandlerInterceptor {
   private final JobService jobs;
   private final Rail rail;
+  private final JobChanges changes;
   private final List<JobPageContributor> contributors;
 
-  JobPageInterceptor(JobService jobs, Rail rail, List<JobPageContributor> contributors) {
+  JobPageInterceptor(
+      JobService jobs, Rail rail, JobChanges changes, List<JobPageContributor> contributors) {
     this.jobs = jobs;
     this.rail = rail;
+    this.changes = changes;
     this.contributors = contributors;
   }
 
@@ -42,6 +45,7 @@ class JobPageInterceptor implements WebMvcConfigurer, HandlerInterceptor {
       return;
     }
     Map<String, Object> model = page.getModel();
+    model.put("seq", changes.of(place.jobId()));
     model.put("job", jobs.require(place.jobId()));
     model.put("rail", rail.of(place.jobId(), place.step()));
     for (JobPageContributor contributor : contributors) {

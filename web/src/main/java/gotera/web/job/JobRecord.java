@@ -9,10 +9,12 @@ import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.time.Instant;
 import java.util.UUID;
+import org.hibernate.envers.Audited;
 import org.jspecify.annotations.Nullable;
 
 /** A job in the database. */
 @Entity
+@Audited
 @Table(name = "job")
 class JobRecord {
   @Id UUID id;

@@ -2,6 +2,7 @@ package gotera.web.job;
 
 import gotera.web.shell.Identifiers;
 import gotera.web.shell.NotFound;
+import gotera.web.shell.Write;
 import java.time.Clock;
 import java.util.List;
 import java.util.OptionalDouble;
@@ -16,10 +17,17 @@ import org.springframework.transaction.annotation.Transactional;
 public class JobService {
   private final JobRecords jobs;
   private final VehicleRecords vehicles;
+  private final JobChanges changes;
   private final Identifiers identifiers;
   private final Clock clock;
 
-  JobService(JobRecords jobs, VehicleRecords vehicles, Identifiers identifiers, Clock clock) {
+  JobService(
+      JobRecords jobs,
+      VehicleRecords vehicles,
+      JobChanges changes,
+      Identifiers identifiers,
+      Clock clock) {
+    this.changes = changes;
     this.jobs = jobs;
     this.vehicles = vehicles;
     this.identifiers = identifiers;
@@ -27,7 +35,7 @@ public class JobService {
   }
 
   /** Begins a job without knowing anything yet. */
-  @Transactional
+  @Write
   public UUID begin(String by) {
     return jobs.save(new JobRecord(identifiers.next(), clock.instant(), by)).id;
   }
@@ -55,7 +63,7 @@ public class JobService {
    *
    * @param version version of the job that was read; an older one is refused
    */
-  @Transactional
+  @Write
   public void write(UUID id, Intake intake, int version) {
     JobRecord job = jobs.findById(id).orElseThrow(() -> new NotFound("job " + id));
     if (job.version != null && job.version != version) {
@@ -78,6 +86,7 @@ public class JobService {
     job.topUpMl = known(intake.topUpMl(), null);
     job.intakeAt = clock.instant();
     jobs.save(job);
+    changes.count(id);
   }
 
   private static @Nullable Double known(OptionalDouble value, @Nullable Double otherwise) {

@@ -20,6 +20,7 @@ import java.util.UUID;
  * @param lossMlPerWeek loss complained of (mL per week)
  * @param topUpMl water it took to the brim (mL)
  * @param startedAt when the job began
+ * @param startedBy by whom
  * @param intakeAt when intake was written
  * @param version version of the row, to notice someone else's change
  */
@@ -36,6 +37,7 @@ public record JobView(
     OptionalDouble lossMlPerWeek,
     OptionalDouble topUpMl,
     Instant startedAt,
+    String startedBy,
     Optional<Instant> intakeAt,
     int version) {
 
@@ -54,6 +56,7 @@ public record JobView(
         optional(job.lossMlPerWeek),
         optional(job.topUpMl),
         job.startedAt,
+        job.startedBy,
         Optional.ofNullable(job.intakeAt),
         job.version == null ? 0 : job.version);
   }

@@ -16,7 +16,7 @@ public enum Step {
   REPAIR("repair", true),
   REFILL("refill", false),
   RE_TEST("re-test", true),
-  HAND_OVER("hand-over", false);
+  HAND_OVER("hand-over", true);
 
   private final String word;
   private final boolean built;

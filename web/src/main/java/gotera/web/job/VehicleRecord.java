@@ -5,10 +5,12 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.util.UUID;
+import org.hibernate.envers.Audited;
 import org.jspecify.annotations.Nullable;
 
 /** A vehicle in the database. */
 @Entity
+@Audited
 @Table(name = "vehicle")
 class VehicleRecord {
   @Id UUID id;

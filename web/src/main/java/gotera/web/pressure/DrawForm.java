@@ -19,6 +19,7 @@ import java.util.Optional;
  * @param closingVolume volume of the closing draw
  * @param closingBefore gauge before it
  * @param closingAfter gauge after it
+ * @param version version of the test that was read
  */
 record DrawForm(
     String volume,
@@ -26,7 +27,8 @@ record DrawForm(
     String after,
     String closingVolume,
     String closingBefore,
-    String closingAfter) {
+    String closingAfter,
+    String version) {
   /** Everything absent is empty. */
   DrawForm {
     volume = Entry.text(volume, 40);
@@ -35,6 +37,7 @@ record DrawForm(
     closingVolume = Entry.text(closingVolume, 40);
     closingBefore = Entry.text(closingBefore, 40);
     closingAfter = Entry.text(closingAfter, 40);
+    version = Entry.text(version, 10);
   }
 
   static DrawForm of(PressureTestView test, Figures figures) {
@@ -46,7 +49,17 @@ record DrawForm(
         m.map(d -> figures.pressure(d.afterKpa())).orElse(""),
         c.map(d -> Figures.plain(d.ml()) + " mL").orElse(""),
         c.map(d -> figures.pressure(d.beforeKpa())).orElse(""),
-        c.map(d -> figures.pressure(d.afterKpa())).orElse(""));
+        c.map(d -> figures.pressure(d.afterKpa())).orElse(""),
+        Integer.toString(test.version()));
+  }
+
+  DrawForm withVersion(int newer) {
+    return new DrawForm(
+        volume, before, after, closingVolume, closingBefore, closingAfter, Integer.toString(newer));
+  }
+
+  int versionRead() {
+    return version.matches("\\d{1,9}") ? Integer.parseInt(version) : -1;
   }
 
   Optional<DrawMember> measuring(FieldProblems problems, Figures figures) {

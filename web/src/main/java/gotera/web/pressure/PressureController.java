@@ -1,10 +1,7 @@
 package gotera.web.pressure;
 
 import gotera.cap.CapStamp;
-import gotera.formats.FormatProblem;
 import gotera.formats.HoldDescription;
-import gotera.formats.ReadOutcome;
-import gotera.formats.TraceCsv;
 import gotera.pressure.trace.Trace;
 import gotera.pressure.trace.TraceEvent;
 import gotera.quantity.GaugePressure;
@@ -13,19 +10,19 @@ import gotera.web.cap.CapService;
 import gotera.web.job.JobPlace;
 import gotera.web.job.JobService;
 import gotera.web.pressure.PressureService.Added;
+import gotera.web.shell.Conflict;
 import gotera.web.shell.FieldProblems;
 import gotera.web.shell.Figures;
+import gotera.web.shell.Identifiers;
 import gotera.web.shell.NotFound;
+import gotera.web.shell.Pages;
 import gotera.web.shell.Words;
-import java.io.BufferedInputStream;
-import java.io.IOException;
-import java.io.InputStream;
 import java.security.Principal;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import org.springframework.http.HttpStatus;
+import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -33,22 +30,27 @@ import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.multipart.MultipartFile;
-import org.springframework.web.servlet.ModelAndView;
 
 /** The bench of pressure test and re-test, and everything entered there. */
 @Controller
 class PressureController {
   private final PressureService tests;
-  private final PressurePages pages;
+  private final PressureBench bench;
   private final CapService caps;
   private final JobService jobs;
+  private final Identifiers identifiers;
   private final Words words;
 
   PressureController(
-      PressureService tests, PressurePages pages, CapService caps, JobService jobs, Words words) {
+      PressureService tests,
+      PressureBench bench,
+      CapService caps,
+      JobService jobs,
+      Identifiers identifiers,
+      Words words) {
+    this.identifiers = identifiers;
     this.tests = tests;
-    this.pages = pages;
+    this.bench = bench;
     this.caps = caps;
     this.jobs = jobs;
     this.words = words;
@@ -72,7 +74,7 @@ class PressureController {
     if (latest.isEmpty() || again) {
       return setupPage(id, phase, blank(id, phase, figures), Map.of(), figures, model);
     }
-    return bench(latest.get(), ReadingForm.EMPTY, Map.of(), figures, model);
+    return bench.page(latest.get(), ReadingForm.EMPTY, Map.of(), figures, model);
   }
 
   @PostMapping("/jobs/{id}/{step:pressure-test|re-test}")
@@ -89,7 +91,7 @@ class PressureController {
     Optional<HoldDescription> hold =
         cap.flatMap(c -> form.read(problems, c, SetupForm.Draws.NONE, figures.unit()));
     if (hold.isEmpty()) {
-      return unprocessable(
+      return Pages.unprocessable(
           setupPage(id, phase(step), form, problems.sentences(), figures, model), model);
     }
     tests.begin(id, phase(step), hold.get(), form.readingMode(), principal.getName());
@@ -99,7 +101,7 @@ class PressureController {
   /** Where a form of the bench was answered in place, its address leads back to the bench. */
   @GetMapping("/tests/{testId}/{form}")
   String reload(@PathVariable UUID testId) {
-    return back(tests.require(testId));
+    return PressureBench.back(tests.require(testId));
   }
 
   @PostMapping("/tests/{testId}/readings")
@@ -116,6 +118,7 @@ class PressureController {
       Added added =
           tests.addReading(
               testId,
+              form.entry().orElseGet(identifiers::next),
               reading.get().seconds(),
               reading.get().kilopascals(),
               reading.get().celsius(),
@@ -127,7 +130,7 @@ class PressureController {
       } else if (added == Added.FINISHED) {
         problems.add("form", "problem.finished");
       } else {
-        return back(test);
+        return PressureBench.back(test);
       }
     }
     if (problems.sentences().containsKey("gauge")
@@ -135,14 +138,14 @@ class PressureController {
         && form.step().isEmpty()) {
       model.addAttribute("mayConfirm", confirmable(form, test, figures));
     }
-    return unprocessable(
-        bench(tests.require(testId), form, problems.sentences(), figures, model), model);
+    return Pages.unprocessable(
+        bench.page(tests.require(testId), form, problems.sentences(), figures, model), model);
   }
 
   /** Whether the one thing wrong with the gauge is that it is above the limit. */
   private boolean confirmable(ReadingForm form, PressureTestView test, Figures figures) {
     FieldProblems problems = new FieldProblems(words);
-    new ReadingForm("", form.gauge(), "", "", "true")
+    new ReadingForm("", form.gauge(), "", "", "true", "")
         .read(problems, test, tests.now(test), figures);
     return problems.none();
   }
@@ -166,20 +169,20 @@ class PressureController {
       tests.finish(testId);
       return "redirect:/jobs/" + test.jobId() + "/find";
     }
-    return back(test);
+    return PressureBench.back(test);
   }
 
   @PostMapping("/tests/{testId}/undo")
   String undo(@PathVariable UUID testId, Principal principal) {
     PressureTestView test = tests.require(testId);
     tests.undo(testId, principal.getName());
-    return back(test);
+    return PressureBench.back(test);
   }
 
   @PostMapping("/tests/{testId}/finish")
   String finish(@PathVariable UUID testId) {
     tests.finish(testId);
-    return back(tests.require(testId));
+    return PressureBench.back(tests.require(testId));
   }
 
   @PostMapping("/tests/{testId}/draws")
@@ -190,49 +193,27 @@ class PressureController {
     Optional<HoldDescription.DrawMember> measuring = form.measuring(problems, figures);
     Optional<HoldDescription.DrawMember> closing = form.closing(problems, figures);
     if (problems.none()) {
-      Added added =
-          tests.describe(
-              testId, HoldEdits.withDraws(test.hold(), measuring, closing), test.readingMode());
-      if (added == Added.YES) {
-        return back(test);
-      }
-      problems.add("form", "problem.finished");
-    }
-    model.addAttribute("draws", form);
-    return unprocessable(
-        bench(test, ReadingForm.EMPTY, problems.sentences(), figures, model), model);
-  }
-
-  @PostMapping("/tests/{testId}/trace")
-  Object trace(
-      @PathVariable UUID testId,
-      @RequestParam MultipartFile file,
-      Figures figures,
-      Principal principal,
-      Model model)
-      throws IOException {
-    PressureTestView test = tests.require(testId);
-    FieldProblems problems = new FieldProblems(words);
-    ReadOutcome<Trace> read;
-    try (InputStream stream = new BufferedInputStream(file.getInputStream())) {
-      read = TraceCsv.read(stream);
-    }
-    if (read instanceof ReadOutcome.Accepted<Trace> accepted) {
-      switch (tests.addTrace(testId, accepted.value(), principal.getName())) {
-        case YES -> {
-          return back(test);
+      try {
+        Added added =
+            tests.describe(
+                testId,
+                HoldEdits.withDraws(test.hold(), measuring, closing),
+                test.readingMode(),
+                form.versionRead());
+        if (added == Added.YES) {
+          return PressureBench.back(test);
         }
-        case FINISHED -> problems.add("file", "problem.finished");
-        case NOT_EMPTY, NOT_LATER -> problems.add("file", "problem.not-empty");
+        problems.add("form", "problem.finished");
+      } catch (OptimisticLockingFailureException e) {
+        test = tests.require(testId);
+        problems.add("draws", "problem.changed-meanwhile");
+        model.addAttribute(
+            "conflict", Conflict.between(form, DrawForm.of(test, figures), Map.of(), words));
       }
-    } else if (read instanceof ReadOutcome.Rejected<Trace> rejected) {
-      problems.add("file", "problem.file-refused");
-      model.addAttribute(
-          "fileProblems", rejected.problems().stream().map(FormatProblem::sentence).toList());
-      model.addAttribute("fileProblemsMore", rejected.more());
     }
-    return unprocessable(
-        bench(test, ReadingForm.EMPTY, problems.sentences(), figures, model), model);
+    model.addAttribute("draws", form.withVersion(test.version()));
+    return Pages.unprocessable(
+        bench.page(test, ReadingForm.EMPTY, problems.sentences(), figures, model), model);
   }
 
   private Optional<CapFacts> cap(
@@ -294,31 +275,7 @@ class PressureController {
     return "pressure/setup";
   }
 
-  private String bench(
-      PressureTestView test,
-      ReadingForm form,
-      Map<String, String> problems,
-      Figures figures,
-      Model model) {
-    model.addAttribute("place", new JobPlace(test.jobId(), test.phase().step(), figures));
-    model.addAttribute("test", pages.page(test, tests.now(test), figures));
-    model.addAttribute("reading", form);
-    model.addAttribute("problems", problems);
-    if (!model.containsAttribute("draws")) {
-      model.addAttribute("draws", DrawForm.of(test, figures));
-    }
-    return "pressure/bench";
-  }
-
-  private static String back(PressureTestView test) {
-    return "redirect:/jobs/" + test.jobId() + "/" + test.phase().step().word();
-  }
-
   private static Phase phase(String step) {
     return step.equals(Phase.RE_TEST.step().word()) ? Phase.RE_TEST : Phase.SEARCH;
-  }
-
-  private static ModelAndView unprocessable(String view, Model model) {
-    return new ModelAndView(view, model.asMap(), HttpStatus.UNPROCESSABLE_CONTENT);
   }
 }

@@ -9,6 +9,7 @@ import gotera.pressure.PressureTest;
 import gotera.pressure.PressureTestResult;
 import gotera.pressure.trace.Trace;
 import gotera.pressure.trace.TraceEvent;
+import gotera.web.job.JobChanges;
 import gotera.web.shell.Identifiers;
 import gotera.web.shell.NotFound;
 import java.time.Clock;
@@ -20,6 +21,7 @@ import java.util.UUID;
 import java.util.function.Supplier;
 import org.springframework.dao.ConcurrencyFailureException;
 import org.springframework.dao.DataIntegrityViolationException;
+import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 import tools.jackson.databind.json.JsonMapper;
@@ -33,6 +35,7 @@ public class PressureService {
   private final TraceStore traces;
   private final VerdictRecords verdicts;
   private final SealedTests sealed;
+  private final JobChanges changes;
   private final Identifiers identifiers;
   private final Clock clock;
   private final TransactionTemplate transaction;
@@ -43,9 +46,11 @@ public class PressureService {
       TraceStore traces,
       VerdictRecords verdicts,
       SealedTests sealed,
+      JobChanges changes,
       Identifiers identifiers,
       Clock clock,
       TransactionTemplate transaction) {
+    this.changes = changes;
     this.tests = tests;
     this.traces = traces;
     this.verdicts = verdicts;
@@ -81,7 +86,9 @@ public class PressureService {
               new PressureTestRecord(identifiers.next(), jobId, phase, number, clock.instant(), by);
           test.hold = HoldJson.write(hold);
           test.readingMode = readingMode;
-          return tests.save(test).id;
+          tests.save(test);
+          changes.count(jobId);
+          return test.id;
         });
   }
 
@@ -107,17 +114,25 @@ public class PressureService {
     return Duration.between(test.startedAt(), clock.instant()).toMillis() / 1000.0;
   }
 
-  /** Adds a reading. Once this returns, it is durable. */
+  /**
+   * Adds a reading. Once this returns, it is durable.
+   *
+   * @param entry identifier of the entry: sent again, it is not added twice
+   */
   Added addReading(
-      UUID testId, double seconds, double kilopascals, OptionalDouble celsius, String by) {
+      UUID testId,
+      UUID entry,
+      double seconds,
+      double kilopascals,
+      OptionalDouble celsius,
+      String by) {
     return retried(
         () -> {
           if (record(testId).finishedAt != null) {
             return Added.FINISHED;
           }
-          return traces.append(testId, seconds, kilopascals, celsius, by)
-              ? Added.YES
-              : Added.NOT_LATER;
+          boolean kept = traces.append(testId, entry, seconds, kilopascals, celsius, by);
+          return kept ? counted(testId) : Added.NOT_LATER;
         });
   }
 
@@ -129,7 +144,7 @@ public class PressureService {
             return Added.FINISHED;
           }
           traces.append(testId, event, by);
-          return Added.YES;
+          return counted(testId);
         });
   }
 
@@ -140,7 +155,7 @@ public class PressureService {
           if (record(testId).finishedAt != null) {
             return Added.FINISHED;
           }
-          return traces.append(testId, trace, by) ? Added.YES : Added.NOT_EMPTY;
+          return traces.append(testId, trace, by) ? counted(testId) : Added.NOT_EMPTY;
         });
   }
 
@@ -152,22 +167,29 @@ public class PressureService {
             return Added.FINISHED;
           }
           traces.retractLast(testId, by);
-          return Added.YES;
+          return counted(testId);
         });
   }
 
-  /** Changes the description of a test that is not sealed. */
-  public Added describe(UUID testId, HoldDescription hold, String readingMode) {
+  /**
+   * Changes the description of a test that is not sealed.
+   *
+   * @param version version of the test that was read; an older one is refused
+   */
+  public Added describe(UUID testId, HoldDescription hold, String readingMode, int version) {
     return retried(
         () -> {
           PressureTestRecord test = record(testId);
           if (test.finishedAt != null) {
             return Added.FINISHED;
           }
+          if (test.version == null || test.version != version) {
+            throw new OptimisticLockingFailureException("pressure test " + testId);
+          }
           test.hold = HoldJson.write(hold);
           test.readingMode = readingMode;
           tests.save(test);
-          return Added.YES;
+          return counted(testId);
         });
   }
 
@@ -196,7 +218,7 @@ public class PressureService {
                       new HoldDefaults(view.conditions(), view.assumed())),
                   json.writeValueAsString(view.result()),
                   clock.instant()));
-          return Added.YES;
+          return counted(testId);
         });
   }
 
@@ -210,7 +232,11 @@ public class PressureService {
   }
 
   private PressureTestView view(PressureTestRecord test) {
-    return sealed.of(test.id).orElseGet(() -> sealed.keep(read(test)));
+    return sealed
+        .of(test.id)
+        // what was restored from a backup may be another state of the same test
+        .filter(v -> v.finishedAt().equals(Optional.ofNullable(test.finishedAt)))
+        .orElseGet(() -> sealed.keep(read(test)));
   }
 
   private PressureTestView read(PressureTestRecord test) {
@@ -236,11 +262,17 @@ public class PressureService {
         completed.conditions(),
         completed.assumed(),
         trace,
-        result);
+        result,
+        test.version == null ? 0 : test.version);
   }
 
   private PressureTestRecord record(UUID testId) {
     return tests.findById(testId).orElseThrow(() -> new NotFound("pressure test " + testId));
+  }
+
+  private Added counted(UUID testId) {
+    changes.count(record(testId).jobId);
+    return Added.YES;
   }
 
   private <T> T inTransaction(Supplier<T> work) {
@@ -253,7 +285,7 @@ public class PressureService {
       try {
         return inTransaction(work);
       } catch (ConcurrencyFailureException | DataIntegrityViolationException e) {
-        if (attempt == ATTEMPTS) {
+        if (attempt == ATTEMPTS || e instanceof OptimisticLockingFailureException) {
           throw e;
         }
       }

@@ -6,10 +6,12 @@ import jakarta.persistence.Table;
 import jakarta.persistence.Version;
 import java.time.Instant;
 import java.util.UUID;
+import org.hibernate.envers.Audited;
 import org.jspecify.annotations.Nullable;
 
 /** A pressure test in the database; its hold is a {@code gotera-hold/1} description. */
 @Entity
+@Audited
 @Table(name = "pressure_test")
 class PressureTestRecord {
   @Id UUID id;

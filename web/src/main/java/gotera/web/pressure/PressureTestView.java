@@ -25,6 +25,7 @@ import java.util.UUID;
  * @param assumed members that took a default
  * @param trace what was read, without what was taken back
  * @param result the verdict: as it was given where the test is sealed, else as of now
+ * @param version version of the row, to notice someone else's change
  */
 public record PressureTestView(
     UUID id,
@@ -38,7 +39,8 @@ public record PressureTestView(
     HoldConditions conditions,
     List<String> assumed,
     Trace trace,
-    PressureTestResult result) {
+    PressureTestResult result,
+    int version) {
 
   /** When the valve was shut, on the trace's clock (s). */
   public Optional<Double> valveShut() {

@@ -9,6 +9,7 @@ import gotera.web.shell.Figures;
 import java.time.Duration;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.UUID;
 
 /**
  * A reading as tapped or typed.
@@ -18,9 +19,11 @@ import java.util.OptionalDouble;
  * @param temperature coolant temperature, or empty
  * @param step same, quarter or half: so much below the last reading
  * @param confirmed filled in once a pressure above the limit was confirmed
+ * @param entryId identifier of this entry, made with the page
  */
-record ReadingForm(String at, String gauge, String temperature, String step, String confirmed) {
-  static final ReadingForm EMPTY = new ReadingForm("", "", "", "", "");
+record ReadingForm(
+    String at, String gauge, String temperature, String step, String confirmed, String entryId) {
+  static final ReadingForm EMPTY = new ReadingForm("", "", "", "", "", "");
 
   /** Everything absent is empty. */
   ReadingForm {
@@ -29,6 +32,14 @@ record ReadingForm(String at, String gauge, String temperature, String step, Str
     temperature = Entry.text(temperature, 40);
     step = Entry.text(step, 10);
     confirmed = Entry.text(confirmed, 10);
+    entryId = Entry.text(entryId, 36);
+  }
+
+  /** Identifier of this entry, if the page made one. */
+  Optional<UUID> entry() {
+    return entryId.matches("[0-9a-f]{8}(-[0-9a-f]{4}){3}-[0-9a-f]{12}")
+        ? Optional.of(UUID.fromString(entryId))
+        : Optional.empty();
   }
 
   /** A reading understood. */

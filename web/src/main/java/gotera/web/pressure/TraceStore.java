@@ -2,16 +2,17 @@ package gotera.web.pressure;
 
 import gotera.pressure.trace.Trace;
 import gotera.pressure.trace.TraceEvent;
+import gotera.web.shell.Hashes;
 import gotera.web.shell.Identifiers;
 import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.UUID;
@@ -59,16 +60,28 @@ class TraceStore {
     return trace.build();
   }
 
-  /** Appends a reading; false if it is not later than the last one. */
+  /**
+   * Appends a reading; false if it is not later than the last one. An entry that is there already
+   * is not appended twice: whoever did not see the answer may send it again.
+   */
   boolean append(
-      UUID testId, double seconds, double kilopascals, OptionalDouble celsius, String by) {
+      UUID testId,
+      UUID entry,
+      double seconds,
+      double kilopascals,
+      OptionalDouble celsius,
+      String by) {
+    Optional<TraceBlockRecord> already = blocks.findById(entry);
+    if (already.isPresent()) {
+      return already.get().pressureTestId.equals(testId);
+    }
     List<TraceBlockRecord> counted = counted(testId);
     if (!counted.isEmpty() && seconds <= lastSeconds(counted)) {
       return false;
     }
     ByteBuffer packed = ByteBuffer.allocate(TraceBlockRecord.READING_BYTES);
     packed.putDouble(seconds).putDouble(kilopascals).putDouble(celsius.orElse(Double.NaN));
-    save(testId, packed, nextSeq(testId), by);
+    save(testId, entry, packed, nextSeq(testId), by);
     return true;
   }
 
@@ -100,7 +113,7 @@ class TraceStore {
             .putDouble(trace.gauge(i))
             .putDouble(trace.hasTemperature(i) ? trace.celsius(i) : Double.NaN);
       }
-      save(testId, packed, seq++, by);
+      save(testId, identifiers.next(), packed, seq++, by);
     }
     trace.events().forEach(e -> append(testId, e, by));
     return true;
@@ -120,7 +133,7 @@ class TraceStore {
    * SHA-256 over the description, every block, event and correction, in the order they were made.
    */
   String seal(UUID testId, String hold) {
-    MessageDigest digest = sha256();
+    MessageDigest digest = Hashes.sha256();
     digest.update(hold.getBytes(StandardCharsets.UTF_8));
     for (TraceBlockRecord block : blocks.findByPressureTestIdOrderBySeq(testId)) {
       digest.update(block.payload);
@@ -157,15 +170,7 @@ class TraceStore {
     return all.isEmpty() ? 1 : all.get(all.size() - 1).seq + 1;
   }
 
-  private void save(UUID testId, ByteBuffer packed, int seq, String by) {
-    blocks.save(new TraceBlockRecord(identifiers.next(), testId, seq, packed, clock.instant(), by));
-  }
-
-  private static MessageDigest sha256() {
-    try {
-      return MessageDigest.getInstance("SHA-256");
-    } catch (NoSuchAlgorithmException e) {
-      throw new IllegalStateException("every Java platform has SHA-256", e);
-    }
+  private void save(UUID testId, UUID id, ByteBuffer packed, int seq, String by) {
+    blocks.save(new TraceBlockRecord(id, testId, seq, packed, clock.instant(), by));
   }
 }

@@ -5,9 +5,11 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.UUID;
+import org.hibernate.envers.Audited;
 
 /** What was repaired, in the database. */
 @Entity
+@Audited
 @Table(name = "repair")
 class RepairRecord {
   @Id UUID id;

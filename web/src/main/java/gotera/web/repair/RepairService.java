@@ -1,6 +1,8 @@
 package gotera.web.repair;
 
+import gotera.web.job.JobChanges;
 import gotera.web.shell.Identifiers;
+import gotera.web.shell.Write;
 import java.time.Clock;
 import java.util.List;
 import java.util.UUID;
@@ -11,10 +13,12 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class RepairService {
   private final RepairRecords repairs;
+  private final JobChanges changes;
   private final Identifiers identifiers;
   private final Clock clock;
 
-  RepairService(RepairRecords repairs, Identifiers identifiers, Clock clock) {
+  RepairService(RepairRecords repairs, JobChanges changes, Identifiers identifiers, Clock clock) {
+    this.changes = changes;
     this.repairs = repairs;
     this.identifiers = identifiers;
     this.clock = clock;
@@ -29,8 +33,9 @@ public class RepairService {
   }
 
   /** Writes a note. */
-  @Transactional
+  @Write
   public void write(UUID jobId, String joint, String note, String by) {
     repairs.save(new RepairRecord(identifiers.next(), jobId, joint, note, clock.instant(), by));
+    changes.count(jobId);
   }
 }

@@ -18,7 +18,7 @@ import java.util.Optional;
  * @param narrow the same for a phone
  * @param print address of the page to print
  */
-record RetestPage(
+public record RetestPage(
     boolean proven,
     boolean finished,
     String shape,

@@ -21,7 +21,7 @@ import org.springframework.stereotype.Service;
 
 /** Lays before and after over each other and says what the re-test proves. */
 @Service
-class RetestService {
+public class RetestService {
   private final PressureService tests;
   private final PressurePages pages;
   private final RepairService repairs;
@@ -35,7 +35,7 @@ class RetestService {
   }
 
   /** The page, once there is a re-test with readings. */
-  Optional<RetestPage> page(UUID jobId, Figures figures) {
+  public Optional<RetestPage> page(UUID jobId, Figures figures) {
     return tests
         .latest(jobId, Phase.RE_TEST)
         .filter(t -> t.trace().size() > 0)

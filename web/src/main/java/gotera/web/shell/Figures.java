@@ -15,6 +15,8 @@ public record Figures(PressureUnit unit) {
   private static final double NINETY_FIVE = 1.96;
   private static final DateTimeFormatter MOMENT =
       DateTimeFormatter.ofPattern("d MMM yyyy, HH:mm", Locale.ENGLISH);
+  private static final DateTimeFormatter SECOND =
+      DateTimeFormatter.ofPattern("d MMM yyyy, HH:mm:ss", Locale.ENGLISH);
   private static final DateTimeFormatter CLOCK = DateTimeFormatter.ofPattern("HH:mm");
 
   /** A pressure with its unit. */
@@ -75,6 +77,11 @@ public record Figures(PressureUnit unit) {
   /** A moment, in the workshop's time. */
   public static String moment(Instant instant) {
     return MOMENT.format(instant.atZone(ZoneId.systemDefault()));
+  }
+
+  /** A moment with its second, in the workshop's time. */
+  public static String momentWithSeconds(Instant instant) {
+    return SECOND.format(instant.atZone(ZoneId.systemDefault()));
   }
 
   /** Time of day, in the workshop's time. */

@@ -17,8 +17,23 @@ class ShellAdvice {
     this.clock = clock;
   }
 
-  /** The frame: units to choose from, where we are, and the server's time for the clocks. */
-  record Frame(List<UnitChoice> units, String path, long now) {}
+  /**
+   * The frame of a page.
+   *
+   * @param units units to choose from
+   * @param path where we are
+   * @param now the server's time, for the clocks (ms)
+   * @param account who is signed in
+   * @param leads whether it is a lead
+   * @param readsOnly whether it measures nothing
+   */
+  record Frame(
+      List<UnitChoice> units,
+      String path,
+      long now,
+      String account,
+      boolean leads,
+      boolean readsOnly) {}
 
   /** A unit of pressure that can be chosen. */
   record UnitChoice(String value, String symbol, boolean chosen) {}
@@ -31,6 +46,12 @@ class ShellAdvice {
             .map(u -> new UnitChoice(u.name().toLowerCase(Locale.ROOT), u.symbol(), u == chosen))
             .toList();
     boolean page = request.getMethod().equals("GET");
-    return new Frame(units, page ? request.getRequestURI() : "/", clock.millis());
+    return new Frame(
+        units,
+        page ? request.getRequestURI() : "/",
+        clock.millis(),
+        request.getRemoteUser() == null ? "" : request.getRemoteUser(),
+        request.isUserInRole("LEAD"),
+        request.isUserInRole("SERVICE_DESK"));
   }
 }

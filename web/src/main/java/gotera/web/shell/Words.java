@@ -22,4 +22,9 @@ public class Words {
   public String say(String key, Object... arguments) {
     return messages.getMessage(key, arguments, Locale.ENGLISH);
   }
+
+  /** Whether there are words for a key. */
+  public boolean knows(String key) {
+    return messages.getMessage(key, null, null, Locale.ENGLISH) != null;
+  }
 }

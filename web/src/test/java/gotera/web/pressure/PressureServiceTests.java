@@ -145,7 +145,8 @@ class PressureServiceTests {
   }
 
   private Added read(double seconds, double kilopascals) {
-    return tests.addReading(test, seconds, kilopascals, OptionalDouble.empty(), "someone");
+    return tests.addReading(
+        test, UUID.randomUUID(), seconds, kilopascals, OptionalDouble.empty(), "someone");
   }
 
   private int stored() {

@@ -1,0 +1,63 @@
+package gotera.web.account;
+
+import gotera.web.shell.FieldProblems;
+import gotera.web.shell.Pages;
+import gotera.web.shell.Words;
+import jakarta.servlet.http.HttpSession;
+import java.security.Principal;
+import java.util.Map;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** One's own account: the password, and where one is signed in. */
+@Controller
+class OwnAccountController {
+  private final AccountService accounts;
+  private final AccountSessions sessions;
+  private final Words words;
+
+  OwnAccountController(AccountService accounts, AccountSessions sessions, Words words) {
+    this.accounts = accounts;
+    this.sessions = sessions;
+    this.words = words;
+  }
+
+  @GetMapping("/account")
+  String page(Principal principal, Model model) {
+    return page(principal, Map.of(), model);
+  }
+
+  @PostMapping("/account/password")
+  Object password(
+      @RequestParam(defaultValue = "") String password,
+      @RequestParam(defaultValue = "") String newPassword,
+      Principal principal,
+      HttpSession session,
+      Model model) {
+    FieldProblems problems = new FieldProblems(words);
+    PasswordRules.check(problems, "newPassword", newPassword, principal.getName());
+    if (problems.none() && !accounts.changePassword(principal.getName(), password, newPassword)) {
+      problems.add("password", "problem.password-wrong");
+    }
+    if (!problems.none()) {
+      return Pages.unprocessable(page(principal, problems.sentences(), model), model);
+    }
+    sessions.end(principal.getName(), session.getId());
+    return "redirect:/account?changed";
+  }
+
+  @PostMapping("/account/sign-out-elsewhere")
+  String elsewhere(Principal principal, HttpSession session) {
+    sessions.end(principal.getName(), session.getId());
+    return "redirect:/account?elsewhere";
+  }
+
+  private static String page(Principal principal, Map<String, String> problems, Model model) {
+    model.addAttribute("login", principal.getName());
+    model.addAttribute("problems", problems);
+    return "account/own";
+  }
+}

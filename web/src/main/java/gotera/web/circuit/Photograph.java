@@ -1,0 +1,131 @@
+package gotera.web.circuit;
+
+import java.awt.Color;
+import java.awt.Graphics2D;
+import java.awt.RenderingHints;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.util.Iterator;
+import java.util.Optional;
+import javax.imageio.IIOImage;
+import javax.imageio.ImageIO;
+import javax.imageio.ImageReadParam;
+import javax.imageio.ImageReader;
+import javax.imageio.ImageWriteParam;
+import javax.imageio.ImageWriter;
+import javax.imageio.stream.ImageInputStream;
+
+/**
+ * A photograph as it is kept: read from what was uploaded and written anew, so that nothing of the
+ * upload but its picture remains: no place where it was taken, no hidden content.
+ *
+ * @param jpeg the picture
+ * @param width its width (px)
+ * @param height its height (px)
+ */
+record Photograph(byte[] jpeg, int width, int height) {
+  /** Longest side kept (px); our judgement: enough to see a bead. */
+  private static final int LONGEST_SIDE = 1600;
+
+  /** Most pixels read (our judgement: twice what phones make); more is refused unread. */
+  private static final long MOST_PIXELS = 100_000_000L;
+
+  /** Largest upload (bytes); our judgement. */
+  static final int MOST_BYTES = 24 * 1024 * 1024;
+
+  private static final float QUALITY = 0.85f;
+
+  static {
+    // pictures are small enough to stay in memory
+    ImageIO.setUseCache(false);
+  }
+
+  /** Why an upload is not kept. */
+  enum Problem {
+    TOO_LARGE,
+    NO_PICTURE,
+    TOO_MANY_PIXELS
+  }
+
+  /** A photograph, or why there is none. */
+  record Outcome(Optional<Photograph> photograph, Optional<Problem> problem) {
+    static Outcome of(Photograph photograph) {
+      return new Outcome(Optional.of(photograph), Optional.empty());
+    }
+
+    static Outcome of(Problem problem) {
+      return new Outcome(Optional.empty(), Optional.of(problem));
+    }
+  }
+
+  /** Reads an upload: JPEG or PNG by its content, whatever its name says. */
+  static Outcome read(byte[] upload) {
+    if (upload.length > MOST_BYTES) {
+      return Outcome.of(Problem.TOO_LARGE);
+    }
+    try (ImageInputStream stream =
+        ImageIO.createImageInputStream(new ByteArrayInputStream(upload))) {
+      Iterator<ImageReader> readers = ImageIO.getImageReaders(stream);
+      while (readers.hasNext()) {
+        ImageReader reader = readers.next();
+        String format = reader.getFormatName().toLowerCase(java.util.Locale.ROOT);
+        if (format.equals("jpeg") || format.equals("png")) {
+          return read(reader, stream);
+        }
+      }
+      return Outcome.of(Problem.NO_PICTURE);
+    } catch (IOException | RuntimeException e) {
+      // the readers of the platform throw all kinds of exceptions at damaged pictures
+      return Outcome.of(Problem.NO_PICTURE);
+    }
+  }
+
+  private static Outcome read(ImageReader reader, ImageInputStream stream) throws IOException {
+    try {
+      reader.setInput(stream, true, true);
+      // the size stands at the beginning: a bomb is refused before it is unpacked
+      long width = reader.getWidth(0);
+      long height = reader.getHeight(0);
+      if (width * height > MOST_PIXELS) {
+        return Outcome.of(Problem.TOO_MANY_PIXELS);
+      }
+      ImageReadParam parameters = reader.getDefaultReadParam();
+      int every = (int) Math.max(1, Math.max(width, height) / (2 * LONGEST_SIDE));
+      parameters.setSourceSubsampling(every, every, 0, 0);
+      return Outcome.of(written(scaled(reader.read(0, parameters))));
+    } finally {
+      reader.dispose();
+    }
+  }
+
+  private static BufferedImage scaled(BufferedImage read) {
+    double scale = Math.min(1, (double) LONGEST_SIDE / Math.max(read.getWidth(), read.getHeight()));
+    int width = Math.max(1, (int) Math.round(read.getWidth() * scale));
+    int height = Math.max(1, (int) Math.round(read.getHeight() * scale));
+    BufferedImage scaled = new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB);
+    Graphics2D graphics = scaled.createGraphics();
+    graphics.setRenderingHint(
+        RenderingHints.KEY_INTERPOLATION, RenderingHints.VALUE_INTERPOLATION_BILINEAR);
+    graphics.drawImage(read, 0, 0, width, height, Color.WHITE, null);
+    graphics.dispose();
+    return scaled;
+  }
+
+  private static Photograph written(BufferedImage picture) throws IOException {
+    ImageWriter writer = ImageIO.getImageWritersByFormatName("jpeg").next();
+    try {
+      ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+      writer.setOutput(ImageIO.createImageOutputStream(bytes));
+      ImageWriteParam parameters = writer.getDefaultWriteParam();
+      parameters.setCompressionMode(ImageWriteParam.MODE_EXPLICIT);
+      parameters.setCompressionQuality(QUALITY);
+      writer.write(null, new IIOImage(picture, null, null), parameters);
+      ((javax.imageio.stream.ImageOutputStream) writer.getOutput()).flush();
+      return new Photograph(bytes.toByteArray(), picture.getWidth(), picture.getHeight());
+    } finally {
+      writer.dispose();
+    }
+  }
+}

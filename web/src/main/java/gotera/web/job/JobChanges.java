@@ -1,0 +1,37 @@
+package gotera.web.job;
+
+import java.util.UUID;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.stereotype.Component;
+
+/**
+ * Counts how often a job was written to, so that pages of others learn of it, whichever process
+ * wrote. Callers hold the transaction and count last, for the count is a row that writers share.
+ */
+@Component
+public class JobChanges {
+  private final JdbcTemplate database;
+
+  JobChanges(JdbcTemplate database) {
+    this.database = database;
+  }
+
+  /** Counts one. */
+  public void count(UUID jobId) {
+    database.update(
+        "insert into job_change (job_id, seq) values (?, 1) on duplicate key update seq = seq + 1",
+        jobId.toString());
+  }
+
+  /** How often it was written to so far. */
+  long of(UUID jobId) {
+    return database
+        .query(
+            "select seq from job_change where job_id = ?",
+            (row, n) -> row.getLong(1),
+            jobId.toString())
+        .stream()
+        .findFirst()
+        .orElse(0L);
+  }
+}

@@ -1,0 +1,92 @@
+package gotera.web.report;
+
+import gotera.web.shell.Figures;
+import gotera.web.shell.Hashes;
+import gotera.web.shell.Identifiers;
+import gotera.web.shell.NotFound;
+import gotera.web.shell.Write;
+import java.security.SecureRandom;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.Base64;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Links by which a customer reads one job's report without an account. */
+@Service
+class ReportLinkService {
+  /** Random bytes of a link (our judgement: 256 bits cannot be guessed). */
+  private static final int BYTES = 32;
+
+  /** How long a link opens (our judgement, untested). */
+  private static final Duration OPEN = Duration.ofDays(90);
+
+  private final ReportLinkRecords links;
+  private final Identifiers identifiers;
+  private final Clock clock;
+  private final SecureRandom random = new SecureRandom();
+
+  ReportLinkService(ReportLinkRecords links, Identifiers identifiers, Clock clock) {
+    this.links = links;
+    this.identifiers = identifiers;
+    this.clock = clock;
+  }
+
+  /** A link as the workshop sees it. */
+  record Link(UUID id, String by, String made, String ends, boolean opens) {}
+
+  /** Makes a link; what is returned is shown once and kept nowhere. */
+  @Write
+  public String make(UUID jobId, String by) {
+    byte[] bytes = new byte[BYTES];
+    random.nextBytes(bytes);
+    String token = Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
+    Instant now = clock.instant();
+    links.save(
+        new ReportLinkRecord(
+            identifiers.next(), jobId, Hashes.sha256(token), now, by, now.plus(OPEN)));
+    return token;
+  }
+
+  /** The job a link opens, if it does. */
+  @Transactional(readOnly = true)
+  public Optional<UUID> jobOf(String token) {
+    return links
+        .findByTokenSha256(Hashes.sha256(token))
+        .filter(link -> link.opensAt(clock.instant()))
+        .map(link -> link.jobId);
+  }
+
+  /** The links of a job, the newest first. */
+  @Transactional(readOnly = true)
+  public List<Link> of(UUID jobId) {
+    return links.findByJobIdOrderByMadeAtDesc(jobId).stream()
+        .map(
+            l ->
+                new Link(
+                    l.id,
+                    l.madeBy,
+                    Figures.moment(l.madeAt),
+                    Figures.moment(l.endsAt),
+                    l.opensAt(clock.instant())))
+        .toList();
+  }
+
+  /** Withdraws a link of a job: it opens nothing any more. */
+  @Write
+  public void withdraw(UUID jobId, UUID linkId) {
+    ReportLinkRecord link =
+        links
+            .findById(linkId)
+            .filter(l -> l.jobId.equals(jobId))
+            .orElseThrow(() -> new NotFound("report link " + linkId));
+    if (link.withdrawnAt == null) {
+      link.withdrawnAt = clock.instant();
+      links.save(link);
+    }
+  }
+}

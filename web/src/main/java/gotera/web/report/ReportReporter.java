@@ -1,0 +1,32 @@
+package gotera.web.report;
+
+import gotera.web.job.Step;
+import gotera.web.job.StepReporter;
+import gotera.web.shell.Words;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+
+/** Tells the rail about the hand over. */
+@Component
+class ReportReporter implements StepReporter {
+  private final ReportLinkService links;
+  private final Words words;
+
+  ReportReporter(ReportLinkService links, Words words) {
+    this.links = links;
+    this.words = words;
+  }
+
+  @Override
+  public Step step() {
+    return Step.HAND_OVER;
+  }
+
+  @Override
+  public StepStatus status(UUID jobId) {
+    long open = links.of(jobId).stream().filter(ReportLinkService.Link::opens).count();
+    return open == 0
+        ? StepStatus.UNTOUCHED
+        : new StepStatus(State.DONE, words.say("report.links-open", open));
+  }
+}

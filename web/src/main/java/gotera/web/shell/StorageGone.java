@@ -1,0 +1,63 @@
+package gotera.web.shell;
+
+import jakarta.servlet.FilterChain;
+import jakarta.servlet.ServletException;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.sql.SQLException;
+import java.util.Optional;
+import java.util.Set;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.web.filter.OncePerRequestFilter;
+
+/**
+ * Says so when the database is gone or its disk is full. It stands before everything that needs the
+ * database, sessions included, and needs nothing itself.
+ */
+final class StorageGone extends OncePerRequestFilter {
+  private static final Logger LOG = LoggerFactory.getLogger(StorageGone.class);
+  private static final long RETRY_SECONDS = 3;
+
+  /** MariaDB: ER_DISK_FULL, ER_RECORD_FILE_FULL, ER_GET_ERRNO, ER_ERROR_ON_WRITE. */
+  private static final Set<Integer> FULL = Set.of(1021, 1114, 1030, 1026);
+
+  @Override
+  protected void doFilterInternal(
+      HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+      throws ServletException, IOException {
+    try {
+      chain.doFilter(request, response);
+    } catch (ServletException | IOException | RuntimeException e) {
+      Optional<Refusal> refusal = refusal(e);
+      if (refusal.isEmpty()) {
+        throw e;
+      }
+      LOG.warn("{} for {}: {}", refusal.get(), request.getMethod(), e.toString());
+      refusal.get().write(response, RETRY_SECONDS);
+    }
+  }
+
+  /** What a failure says about the database, if it does. */
+  static Optional<Refusal> refusal(Throwable failure) {
+    for (Throwable cause = failure; cause != null; cause = cause.getCause()) {
+      if (cause instanceof SQLException sql) {
+        if (FULL.contains(sql.getErrorCode())) {
+          return Optional.of(Refusal.DISK);
+        }
+        String state = sql.getSQLState();
+        // class 08: connection; 57P and HY000 of a pool without connections; 70100: shutting down
+        if (cause instanceof java.sql.SQLTransientConnectionException
+            || cause instanceof java.sql.SQLNonTransientConnectionException
+            || state != null && (state.startsWith("08") || state.equals("70100"))) {
+          return Optional.of(Refusal.DATABASE);
+        }
+      }
+      if (cause.getCause() == cause) {
+        break;
+      }
+    }
+    return Optional.empty();
+  }
+}

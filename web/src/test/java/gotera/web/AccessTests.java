@@ -1,0 +1,270 @@
+package gotera.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import gotera.web.account.AccountService;
+import gotera.web.account.Role;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.UUID;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.springframework.web.bind.annotation.RequestMethod;
+import org.springframework.web.servlet.mvc.method.RequestMappingInfo;
+import org.springframework.web.servlet.mvc.method.annotation.RequestMappingHandlerMapping;
+
+/** Every address of the application against every kind of account. */
+@ExtendWith(Application.class)
+class AccessTests {
+  private static final String NOBODY = "nobody";
+  private static final String DESK = "desk";
+  private static final String TECHNICIAN = "bench";
+  private static final String LEAD = "lead";
+
+  /** Who may: a letter each for nobody signed in, desk, technician, lead. */
+  private static final Map<String, String> MAY = new TreeMap<>();
+
+  static {
+    for (String page :
+        List.of(
+            "/",
+            "/account",
+            "/jobs.csv",
+            "/jobs/new",
+            "/jobs/{id}",
+            "/jobs/{id}/cap",
+            "/jobs/{id}/changes",
+            "/jobs/{id}/find",
+            "/jobs/{id}/hand-over",
+            "/jobs/{id}/history",
+            "/jobs/{id}/intake",
+            "/jobs/{id}/places.csv",
+            "/jobs/{id}/re-test/print",
+            "/jobs/{id}/repair",
+            "/jobs/{id}/{step:make-safe|look-over|fill-up|inside|decide|refill}",
+            "/jobs/{id}/{step:pressure-test|re-test}",
+            "/phone",
+            "/photos/{id}",
+            "/tests/{testId}/{form}")) {
+      MAY.put("GET " + page, "dtl");
+    }
+    MAY.put("GET /sign-in", "ndtl");
+    MAY.put("GET /first-account", "ndtl");
+    MAY.put("POST /first-account", "ndtl");
+    MAY.put("GET /report/{token}", "ndtl");
+    MAY.put("GET /accounts", "l");
+    MAY.put("GET /accounts/{id}", "l");
+    MAY.put("POST /accounts", "l");
+    MAY.put("POST /accounts/{id}", "l");
+    for (String own :
+        List.of(
+            "/account/password",
+            "/account/sign-out-elsewhere",
+            "/jobs/new",
+            "/jobs/{id}/intake",
+            "/jobs/{id}/report-links",
+            "/jobs/{id}/report-links/{linkId}/withdraw",
+            "/unit")) {
+      MAY.put("POST " + own, "dtl");
+    }
+    for (String work :
+        List.of(
+            "/test-now",
+            "/jobs/{id}/cap",
+            "/jobs/{id}/find",
+            "/jobs/{id}/repair",
+            "/jobs/{id}/{step:pressure-test|re-test}",
+            "/tests/{testId}/draws",
+            "/tests/{testId}/events",
+            "/tests/{testId}/finish",
+            "/tests/{testId}/readings",
+            "/tests/{testId}/trace",
+            "/tests/{testId}/undo")) {
+      MAY.put("POST " + work, "tl");
+    }
+  }
+
+  @Test
+  void everyAddressChecksWhatThisAccountMayDo(Application.Running application) {
+    Map<String, Http> people = new LinkedHashMap<>();
+    people.put(NOBODY, new Http(application.address()));
+    for (String account : List.of(DESK, TECHNICIAN, LEAD)) {
+      people.put(account, Http.signedIn(application.address(), account, Application.PASSWORD));
+    }
+    people.get(NOBODY).get("/sign-in");
+    String job = begin(people.get(TECHNICIAN));
+    String test = test(people.get(TECHNICIAN), job);
+    assertThat(addresses(application)).isEqualTo(List.copyOf(MAY.keySet()));
+    MAY.forEach(
+        (address, who) -> {
+          String method = address.split(" ")[0];
+          String path = path(address.split(" ")[1], job, test);
+          people.forEach(
+              (account, http) -> {
+                Http.Answer answer =
+                    method.equals("GET") ? http.get(path) : http.post(path, Map.of());
+                boolean turnedAway =
+                    answer.toSignIn() || answer.status() == 403 || answer.status() == 401;
+                assertThat(!turnedAway)
+                    .as("%s as %s: %d %s", address, account, answer.status(), answer.location())
+                    .isEqualTo(
+                        who.indexOf(account.equals(TECHNICIAN) ? 't' : account.charAt(0)) >= 0);
+                assertThat(answer.status()).as("%s as %s", address, account).isNotEqualTo(500);
+              });
+        });
+  }
+
+  @Test
+  void whatIsNoAddressIsClosedToo(Application.Running application) {
+    Http technician = Http.signedIn(application.address(), TECHNICIAN, Application.PASSWORD);
+    for (String path : List.of("/actuator/metrics", "/actuator/prometheus", "/actuator/env")) {
+      assertThat(technician.get(path).status()).as(path).isEqualTo(403);
+    }
+    for (String method : List.of("PUT", "DELETE", "PATCH")) {
+      assertThat(technician.send(method, "/jobs/new").status()).as(method).isEqualTo(403);
+    }
+    Http lead = Http.signedIn(application.address(), LEAD, Application.PASSWORD);
+    assertThat(lead.get("/actuator/metrics").status()).isEqualTo(200);
+    assertThat(lead.get("/actuator/info").text()).contains("\"version\"");
+    assertThat(lead.get("/actuator/env").status()).isEqualTo(404);
+    assertThat(new Http(application.address()).get("/actuator/health").text())
+        .isEqualTo("{\"groups\":[\"liveness\",\"readiness\"],\"status\":\"UP\"}");
+  }
+
+  @Test
+  void aDisabledAccountReachesNothing(Application.Running application) {
+    AccountService accounts = application.bean(AccountService.class);
+    accounts.put("leaving", "Leaving", "leaves the workshop", Role.TECHNICIAN);
+    Http leaving = Http.signedIn(application.address(), "leaving", "leaves the workshop");
+    assertThat(leaving.get("/").status()).isEqualTo(200);
+    Http lead = Http.signedIn(application.address(), LEAD, Application.PASSWORD);
+    String account =
+        lead.get("/accounts").find("(?s)/accounts/([0-9a-f-]{36})\"(?:(?!/accounts/).)*leaving");
+    String version = lead.get("/accounts/" + account).find("name=\"version\" value=\"(\\d+)\"");
+    Http.Answer changed =
+        lead.post(
+            "/accounts/" + account,
+            Map.of(
+                "name",
+                "Leaving",
+                "role",
+                "technician",
+                "enabled",
+                "false",
+                "password",
+                "",
+                "version",
+                version));
+    assertThat(changed.status()).isEqualTo(302);
+    assertThat(leaving.get("/").toSignIn()).as("its session ended at once").isTrue();
+    assertThat(leaving.signIn("leaving", "leaves the workshop").location()).endsWith("?error");
+    assertThat(leaving.get("/jobs.csv").toSignIn()).isTrue();
+  }
+
+  @Test
+  void aSessionThatSignedOutIsGone(Application.Running application) {
+    Http http = Http.signedIn(application.address(), TECHNICIAN, Application.PASSWORD);
+    assertThat(http.get("/jobs/new").status()).isEqualTo(200);
+    http.post("/sign-out", Map.of());
+    assertThat(http.get("/jobs/new").toSignIn()).isTrue();
+  }
+
+  @Test
+  void signingInGivesANewSession(Application.Running application) {
+    Http http = new Http(application.address());
+    http.get("/sign-in");
+    String before = http.get("/sign-in").header("Set-Cookie");
+    Http.Answer answer = http.signIn(TECHNICIAN, Application.PASSWORD);
+    assertThat(answer.header("Set-Cookie"))
+        .contains("SESSION=", "HttpOnly", "SameSite=Lax")
+        .isNotEqualTo(before);
+  }
+
+  @Test
+  void aForgedRequestIsRefusedEverywhere(Application.Running application) {
+    Http lead = Http.signedIn(application.address(), LEAD, Application.PASSWORD);
+    String job = begin(lead);
+    String test = test(lead, job);
+    MAY.keySet().stream()
+        .filter(a -> a.startsWith("POST "))
+        .map(a -> path(a.split(" ")[1], job, test))
+        .forEach(
+            path ->
+                assertThat(lead.forge(path, Map.of("vehicle", "forged")).status())
+                    .as(path)
+                    .isEqualTo(403));
+    assertThat(lead.get("/").text()).doesNotContain("forged");
+  }
+
+  @Test
+  void aCustomersLinkOpensTheOneReport(Application.Running application) {
+    Http desk = Http.signedIn(application.address(), DESK, Application.PASSWORD);
+    String job = desk.get("/").find("(?s)(/jobs/[0-9a-f-]{36})/(?:(?!/jobs/).)*Corrie 12");
+    desk.get(job + "/hand-over");
+    desk.post(job + "/report-links", Map.of());
+    String link = desk.get(job + "/hand-over").find("(https?://[^<\"]+/report/[^<\"]+)");
+    Http customer = new Http(application.address());
+    Http.Answer report = customer.get(link);
+    assertThat(report.status()).isEqualTo(200);
+    assertThat(report.text()).contains("Corrie 12").doesNotContain("/jobs/").doesNotContain("Fenn");
+    assertThat(report.header("Cache-Control")).isEqualTo("no-store");
+    char last = link.charAt(link.length() - 1);
+    String altered = link.substring(0, link.length() - 1) + (last == 'A' ? 'B' : 'A');
+    assertThat(customer.get(altered).status()).as("another link").isEqualTo(404);
+    assertThat(customer.get(job.replaceAll(".*/jobs", "/jobs") + "/hand-over").toSignIn()).isTrue();
+
+    String withdraw =
+        desk.get(job + "/hand-over").find("action=\"(/jobs/[^\"]+/report-links/[^\"]+/withdraw)\"");
+    String otherJob = begin(Http.signedIn(application.address(), LEAD, Application.PASSWORD));
+    desk.post(withdraw.replaceAll("^/jobs/[^/]+", otherJob), Map.of());
+    assertThat(customer.get(link).status()).as("another job withdraws nothing").isEqualTo(200);
+    desk.post(withdraw, Map.of());
+    assertThat(customer.get(link).status()).as("withdrawn").isEqualTo(404);
+  }
+
+  private static String begin(Http http) {
+    String location = http.post("/test-now", Map.of()).location();
+    return location.replaceAll("^https?://[^/]+", "").replaceAll("/pressure-test$", "");
+  }
+
+  private static String test(Http http, String job) {
+    http.post(
+        job + "/pressure-test",
+        Map.of("stamp", "1.2 bar", "gaugeStep", "0.1 kPa", "readingMode", "digital"));
+    return http.get(job + "/pressure-test").find("/tests/([0-9a-f-]{36})/readings");
+  }
+
+  private static String path(String pattern, String job, String test) {
+    return pattern
+        .replace("/jobs/{id}", job)
+        .replace("{testId}", test)
+        .replace("{linkId}", UUID.randomUUID().toString())
+        .replace("{id}", UUID.randomUUID().toString())
+        .replace("{token}", "nothing")
+        .replace("{form}", "readings")
+        .replaceAll("\\{step:([a-z-]+)[^}]*}", "$1");
+  }
+
+  /** Method and pattern of all that our own controllers answer. */
+  private static List<String> addresses(Application.Running application) {
+    RequestMappingHandlerMapping mapping =
+        application
+            .context()
+            .getBean("requestMappingHandlerMapping", RequestMappingHandlerMapping.class);
+    return mapping.getHandlerMethods().entrySet().stream()
+        .filter(e -> e.getValue().getBeanType().getName().startsWith("gotera."))
+        .flatMap(e -> addresses(e.getKey()))
+        .sorted()
+        .toList();
+  }
+
+  private static Stream<String> addresses(RequestMappingInfo info) {
+    assertThat(info.getMethodsCondition().getMethods()).as(info.toString()).isNotEmpty();
+    return info.getMethodsCondition().getMethods().stream()
+        .map(RequestMethod::name)
+        .flatMap(m -> info.getPatternValues().stream().map(p -> m + " " + p));
+  }
+}

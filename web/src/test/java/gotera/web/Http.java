@@ -1,0 +1,129 @@
+package gotera.web;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.CookieManager;
+import java.net.CookiePolicy;
+import java.net.URI;
+import java.net.URLEncoder;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.time.Duration;
+import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+
+/** Someone with a session but without a browser; follows no redirect. */
+final class Http {
+  private static final Pattern TOKEN = Pattern.compile("name=\"_csrf\"[^>]*value=\"([^\"]+)\"");
+
+  private final HttpClient client =
+      HttpClient.newBuilder()
+          .cookieHandler(new CookieManager(null, CookiePolicy.ACCEPT_ALL))
+          .followRedirects(HttpClient.Redirect.NEVER)
+          .connectTimeout(Duration.ofSeconds(5))
+          .build();
+  private final String address;
+  private String token = "";
+
+  Http(String address) {
+    this.address = address;
+  }
+
+  static Http signedIn(String address, String login, String password) {
+    Http http = new Http(address);
+    http.signIn(login, password);
+    return http;
+  }
+
+  /** An answer. */
+  record Answer(int status, String location, String text, HttpResponse<String> whole) {
+    boolean toSignIn() {
+      return status == 302 && location.endsWith("/sign-in");
+    }
+
+    String header(String name) {
+      return whole.headers().firstValue(name).orElse("");
+    }
+
+    /** The first group of a pattern in its text. */
+    String find(String pattern) {
+      Matcher matcher = Pattern.compile(pattern).matcher(text);
+      if (!matcher.find()) {
+        throw new AssertionError("no " + pattern + " in " + text);
+      }
+      return matcher.group(1);
+    }
+  }
+
+  Answer signIn(String login, String password) {
+    get("/sign-in");
+    Answer answer = post("/sign-in", Map.of("username", login, "password", password));
+    if (answer.status() == 302 && !answer.location().endsWith("?error")) {
+      get("/account");
+    }
+    return answer;
+  }
+
+  /** Reads a page and takes the token of its forms. */
+  Answer get(String path) {
+    Answer answer = send(request(path).GET().build());
+    Matcher matcher = TOKEN.matcher(answer.text());
+    if (matcher.find()) {
+      token = matcher.group(1);
+    }
+    return answer;
+  }
+
+  Answer post(String path, Map<String, String> fields) {
+    return send(form(path, fields).header("X-CSRF-TOKEN", token).build());
+  }
+
+  /** As another site's page would send it: with the cookies, without the token. */
+  Answer forge(String path, Map<String, String> fields) {
+    return send(form(path, fields).header("Origin", "https://elsewhere.example").build());
+  }
+
+  Answer send(String method, String path) {
+    return send(
+        request(path)
+            .method(method, HttpRequest.BodyPublishers.noBody())
+            .header("X-CSRF-TOKEN", token)
+            .build());
+  }
+
+  private HttpRequest.Builder request(String path) {
+    return HttpRequest.newBuilder(URI.create(path.startsWith("http") ? path : address + path))
+        .timeout(Duration.ofSeconds(20))
+        .header("Accept", "text/html");
+  }
+
+  private HttpRequest.Builder form(String path, Map<String, String> fields) {
+    String body =
+        fields.entrySet().stream()
+            .map(f -> f.getKey() + "=" + URLEncoder.encode(f.getValue(), StandardCharsets.UTF_8))
+            .collect(Collectors.joining("&"));
+    return request(path)
+        .header("Content-Type", "application/x-www-form-urlencoded")
+        .POST(HttpRequest.BodyPublishers.ofString(body));
+  }
+
+  private Answer send(HttpRequest request) {
+    try {
+      HttpResponse<String> response = client.send(request, HttpResponse.BodyHandlers.ofString());
+      return new Answer(
+          response.statusCode(),
+          response.headers().firstValue("Location").orElse(""),
+          response.body(),
+          response);
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw new IllegalStateException(e);
+    }
+  }
+}
