@@ -95,13 +95,12 @@ class AccessTests {
       people.put(account, Http.signedIn(application.address(), account, Application.PASSWORD));
     }
     people.get(NOBODY).get("/sign-in");
-    String job = begin(people.get(TECHNICIAN));
-    String test = test(people.get(TECHNICIAN), job);
+    Http.Begun begun = people.get(TECHNICIAN).begin();
     assertThat(addresses(application)).isEqualTo(List.copyOf(MAY.keySet()));
     MAY.forEach(
         (address, who) -> {
           String method = address.split(" ")[0];
-          String path = path(address.split(" ")[1], job, test);
+          String path = path(address.split(" ")[1], begun);
           people.forEach(
               (account, http) -> {
                 Http.Answer answer =
@@ -186,11 +185,10 @@ class AccessTests {
   @Test
   void aForgedRequestIsRefusedEverywhere(Application.Running application) {
     Http lead = Http.signedIn(application.address(), LEAD, Application.PASSWORD);
-    String job = begin(lead);
-    String test = test(lead, job);
+    Http.Begun begun = lead.begin();
     MAY.keySet().stream()
         .filter(a -> a.startsWith("POST "))
-        .map(a -> path(a.split(" ")[1], job, test))
+        .map(a -> path(a.split(" ")[1], begun))
         .forEach(
             path ->
                 assertThat(lead.forge(path, Map.of("vehicle", "forged")).status())
@@ -218,29 +216,18 @@ class AccessTests {
 
     String withdraw =
         desk.get(job + "/hand-over").find("action=\"(/jobs/[^\"]+/report-links/[^\"]+/withdraw)\"");
-    String otherJob = begin(Http.signedIn(application.address(), LEAD, Application.PASSWORD));
+    String otherJob =
+        Http.signedIn(application.address(), LEAD, Application.PASSWORD).begin().job();
     desk.post(withdraw.replaceAll("^/jobs/[^/]+", otherJob), Map.of());
     assertThat(customer.get(link).status()).as("another job withdraws nothing").isEqualTo(200);
     desk.post(withdraw, Map.of());
     assertThat(customer.get(link).status()).as("withdrawn").isEqualTo(404);
   }
 
-  private static String begin(Http http) {
-    String location = http.post("/test-now", Map.of()).location();
-    return location.replaceAll("^https?://[^/]+", "").replaceAll("/pressure-test$", "");
-  }
-
-  private static String test(Http http, String job) {
-    http.post(
-        job + "/pressure-test",
-        Map.of("stamp", "1.2 bar", "gaugeStep", "0.1 kPa", "readingMode", "digital"));
-    return http.get(job + "/pressure-test").find("/tests/([0-9a-f-]{36})/readings");
-  }
-
-  private static String path(String pattern, String job, String test) {
+  private static String path(String pattern, Http.Begun begun) {
     return pattern
-        .replace("/jobs/{id}", job)
-        .replace("{testId}", test)
+        .replace("/jobs/{id}", begun.job())
+        .replace("{testId}", begun.test())
         .replace("{linkId}", UUID.randomUUID().toString())
         .replace("{id}", UUID.randomUUID().toString())
         .replace("{token}", "nothing")

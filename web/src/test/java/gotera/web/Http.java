@@ -11,6 +11,7 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.time.Duration;
+import java.util.HashMap;
 import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -82,6 +83,27 @@ final class Http {
     return send(form(path, fields).header("X-CSRF-TOKEN", token).build());
   }
 
+  /** A job and its test, pumping. */
+  record Begun(String job, String test) {}
+
+  /** Begins a job with a test. */
+  Begun begin() {
+    String bench = post("/test-now", Map.of()).location().replaceAll("^https?://[^/]+", "");
+    Map<String, String> setup = new HashMap<>();
+    setup.put("stamp", "1.2 bar");
+    setup.put("gaugeStep", "0.1 kPa");
+    setup.put("readingMode", "digital");
+    setup.put("liquid", "8 L");
+    setup.put("strength", "50");
+    setup.put("airGap", "20");
+    setup.put("gapArea", "12");
+    setup.put("testerVolume", "60 mL");
+    post(bench, setup);
+    return new Begun(
+        bench.replaceAll("/pressure-test$", ""),
+        get(bench).find("/tests/([0-9a-f-]{36})/readings"));
+  }
+
   /** As another site's page would send it: with the cookies, without the token. */
   Answer forge(String path, Map<String, String> fields) {
     return send(form(path, fields).header("Origin", "https://elsewhere.example").build());
@@ -98,7 +120,7 @@ final class Http {
   private HttpRequest.Builder request(String path) {
     return HttpRequest.newBuilder(URI.create(path.startsWith("http") ? path : address + path))
         .timeout(Duration.ofSeconds(20))
-        .header("Accept", "text/html");
+        .header("Accept", "text/html, */*;q=0.8");
   }
 
   private HttpRequest.Builder form(String path, Map<String, String> fields) {

@@ -16,6 +16,7 @@ import java.util.UUID;
 import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.atomic.AtomicInteger;
+import java.util.function.Supplier;
 
 /**
  * Kills the application, then the database, without warning and at random moments, while four
@@ -63,7 +64,7 @@ final class KillDrill {
   }
 
   Count run(Http technician, int kills) throws SQLException {
-    List<String> tests = List.of(begin(technician), begin(technician));
+    List<String> tests = List.of(technician.begin().test(), technician.begin().test());
     List<Thread> clients = new ArrayList<>();
     for (int i = 0; i < CLIENTS; i++) {
       Http client = Http.signedIn(server.address(), Server.LEAD, Server.PASSWORD);
@@ -71,13 +72,13 @@ final class KillDrill {
       double first = 40 + i * 10;
       clients.add(new Thread(() -> enter(client, test, first), "client " + i));
     }
+    clients.forEach(c -> c.setDaemon(true));
     clients.forEach(Thread::start);
     for (int i = 0; i < kills; i++) {
-      kill(server.application());
+      kill(server::application);
     }
     for (int i = 0; i < kills; i++) {
-      long pid = Long.parseLong(Script.read(folder.resolve("pid")));
-      kill(ProcessHandle.of(pid).orElseThrow());
+      kill(this::database);
     }
     work(10);
     over.set(true);
@@ -101,37 +102,24 @@ final class KillDrill {
   }
 
   /** At a random moment of work that goes on. */
-  private void kill(ProcessHandle process) {
+  private void kill(Supplier<ProcessHandle> running) {
     work(8);
     Server.pause(random.nextInt(LONGEST_MS));
+    ProcessHandle process = running.get();
     if (!process.destroyForcibly()) {
       throw new AssertionError("could not be killed: " + process);
     }
     server.until("the killed process is gone", () -> !process.isAlive());
   }
 
+  private ProcessHandle database() {
+    return ProcessHandle.of(Long.parseLong(Script.read(folder.resolve("pid")))).orElseThrow();
+  }
+
   /** Waits until so many more readings are acknowledged: work goes on again. */
   private void work(int readings) {
     int before = acknowledged.size();
     server.until("readings are entered", () -> acknowledged.size() >= before + readings);
-  }
-
-  private static String begin(Http http) {
-    String job = http.post("/test-now", Map.of()).location().replaceAll("^https?://[^/]+", "");
-    http.post(
-        job,
-        Map.of(
-            "stamp",
-            "1.2 bar",
-            "gaugeStep",
-            "0.1 kPa",
-            "readingMode",
-            "digital",
-            "soak",
-            "overnight",
-            "purpose",
-            "search"));
-    return http.get(job).find("/tests/([0-9a-f-]{36})/readings");
   }
 
   private void enter(Http client, String test, double first) {

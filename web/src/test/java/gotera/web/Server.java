@@ -45,9 +45,7 @@ final class Server implements AutoCloseable {
 
   /** One process on a database that runs; its settings as environment variables. */
   static Server start(String name, Map<String, String> settings) {
-    Server server = new Server(java(), settings, Path.of("target", name + ".log"));
-    server.untilReady();
-    return server;
+    return new Server(java(), settings, Path.of("target", name + ".log")).ready();
   }
 
   /** Database and application, both started again whenever one dies. */
@@ -62,9 +60,7 @@ final class Server implements AutoCloseable {
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
-    Server server = new Server(command, settings, folder.resolve("supervise.log"));
-    server.untilReady();
-    return server;
+    return new Server(command, settings, folder.resolve("supervise.log")).ready();
   }
 
   private static List<String> java() {
@@ -89,11 +85,7 @@ final class Server implements AutoCloseable {
         .children()
         .filter(p -> p.info().command().orElse("").endsWith("/java"))
         .findFirst()
-        .orElse(process.toHandle());
-  }
-
-  boolean runs() {
-    return process.isAlive();
+        .orElseThrow();
   }
 
   /** What a page without database says of the server. */
@@ -105,8 +97,14 @@ final class Server implements AutoCloseable {
     }
   }
 
-  void untilReady() {
-    until("the server is ready", () -> readiness() == 200);
+  private Server ready() {
+    try {
+      until("the server is ready", () -> readiness() == 200);
+      return this;
+    } catch (AssertionError e) {
+      close();
+      throw e;
+    }
   }
 
   /** Waits for something, but not for ever. */

@@ -12,7 +12,7 @@ public enum Role {
   SERVICE_DESK;
 
   /** The word for it in forms and messages. */
-  String word() {
+  public String word() {
     return name().toLowerCase(Locale.ROOT).replace('_', '-');
   }
 

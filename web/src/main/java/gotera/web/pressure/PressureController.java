@@ -124,7 +124,8 @@ class PressureController {
               reading.get().celsius(),
               principal.getName());
       if (added == Added.NOT_LATER) {
-        Trace trace = test.trace();
+        // another one's reading came first: it stands in the trace as it is now
+        Trace trace = tests.require(testId).trace();
         double last = trace.seconds(trace.size() - 1) - test.valveShut().orElse(0.0);
         problems.add("at", "problem.time-back", Figures.minutesAndSeconds(last));
       } else if (added == Added.FINISHED) {

@@ -128,7 +128,7 @@ public class PressureService {
       String by) {
     return retried(
         () -> {
-          if (record(testId).finishedAt != null) {
+          if (locked(testId).finishedAt != null) {
             return Added.FINISHED;
           }
           boolean kept = traces.append(testId, entry, seconds, kilopascals, celsius, by);
@@ -140,7 +140,7 @@ public class PressureService {
   Added addEvent(UUID testId, TraceEvent event, String by) {
     return retried(
         () -> {
-          if (record(testId).finishedAt != null) {
+          if (locked(testId).finishedAt != null) {
             return Added.FINISHED;
           }
           traces.append(testId, event, by);
@@ -152,7 +152,7 @@ public class PressureService {
   public Added addTrace(UUID testId, Trace trace, String by) {
     return retried(
         () -> {
-          if (record(testId).finishedAt != null) {
+          if (locked(testId).finishedAt != null) {
             return Added.FINISHED;
           }
           return traces.append(testId, trace, by) ? counted(testId) : Added.NOT_EMPTY;
@@ -163,7 +163,7 @@ public class PressureService {
   Added undo(UUID testId, String by) {
     return retried(
         () -> {
-          if (record(testId).finishedAt != null) {
+          if (locked(testId).finishedAt != null) {
             return Added.FINISHED;
           }
           traces.retractLast(testId, by);
@@ -179,7 +179,7 @@ public class PressureService {
   public Added describe(UUID testId, HoldDescription hold, String readingMode, int version) {
     return retried(
         () -> {
-          PressureTestRecord test = record(testId);
+          PressureTestRecord test = locked(testId);
           if (test.finishedAt != null) {
             return Added.FINISHED;
           }
@@ -197,7 +197,7 @@ public class PressureService {
   public void finish(UUID testId) {
     retried(
         () -> {
-          PressureTestRecord test = record(testId);
+          PressureTestRecord test = locked(testId);
           if (test.finishedAt != null) {
             return Added.FINISHED;
           }
@@ -268,6 +268,10 @@ public class PressureService {
 
   private PressureTestRecord record(UUID testId) {
     return tests.findById(testId).orElseThrow(() -> new NotFound("pressure test " + testId));
+  }
+
+  private PressureTestRecord locked(UUID testId) {
+    return tests.findLockedById(testId).orElseThrow(() -> new NotFound("pressure test " + testId));
   }
 
   private Added counted(UUID testId) {

@@ -14,6 +14,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.security.Principal;
 import java.util.UUID;
+import org.springframework.http.MediaType;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -34,7 +35,7 @@ class TraceController {
     this.words = words;
   }
 
-  @PostMapping("/tests/{testId}/trace")
+  @PostMapping(value = "/tests/{testId}/trace", consumes = MediaType.MULTIPART_FORM_DATA_VALUE)
   Object trace(
       @PathVariable UUID testId,
       @RequestParam MultipartFile file,

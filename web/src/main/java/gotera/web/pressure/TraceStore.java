@@ -75,13 +75,13 @@ class TraceStore {
     if (already.isPresent()) {
       return already.get().pressureTestId.equals(testId);
     }
-    List<TraceBlockRecord> counted = counted(testId);
-    if (!counted.isEmpty() && seconds <= lastSeconds(counted)) {
+    Optional<TraceBlockRecord> last = blocks.lastCounted(testId);
+    if (last.isPresent() && seconds <= lastSeconds(last.get())) {
       return false;
     }
     ByteBuffer packed = ByteBuffer.allocate(TraceBlockRecord.READING_BYTES);
     packed.putDouble(seconds).putDouble(kilopascals).putDouble(celsius.orElse(Double.NaN));
-    save(testId, entry, packed, nextSeq(testId), by);
+    save(testId, entry, packed, blocks.nextSeq(testId), by);
     return true;
   }
 
@@ -100,10 +100,11 @@ class TraceStore {
 
   /** Appends a whole trace; false if there is anything already. */
   boolean append(UUID testId, Trace trace, String by) {
-    if (!counted(testId).isEmpty() || !events.findByPressureTestIdOrderById(testId).isEmpty()) {
+    if (blocks.lastCounted(testId).isPresent()
+        || !events.findByPressureTestIdOrderById(testId).isEmpty()) {
       return false;
     }
-    int seq = nextSeq(testId);
+    int seq = blocks.nextSeq(testId);
     for (int from = 0; from < trace.size(); from += TraceBlockRecord.MOST_READINGS) {
       int to = Math.min(trace.size(), from + TraceBlockRecord.MOST_READINGS);
       ByteBuffer packed = ByteBuffer.allocate((to - from) * TraceBlockRecord.READING_BYTES);
@@ -121,12 +122,13 @@ class TraceStore {
 
   /** Marks the last block as not counting. */
   void retractLast(UUID testId, String by) {
-    List<TraceBlockRecord> counted = counted(testId);
-    if (!counted.isEmpty()) {
-      corrections.save(
-          new TraceCorrectionRecord(
-              identifiers.next(), testId, counted.get(counted.size() - 1).id, clock.instant(), by));
-    }
+    blocks
+        .lastCounted(testId)
+        .ifPresent(
+            last ->
+                corrections.save(
+                    new TraceCorrectionRecord(
+                        identifiers.next(), testId, last.id, clock.instant(), by)));
   }
 
   /**
@@ -159,15 +161,9 @@ class TraceStore {
         .toList();
   }
 
-  private static double lastSeconds(List<TraceBlockRecord> counted) {
-    TraceBlockRecord last = counted.get(counted.size() - 1);
+  private static double lastSeconds(TraceBlockRecord last) {
     return ByteBuffer.wrap(last.payload)
         .getDouble(last.payload.length - TraceBlockRecord.READING_BYTES);
-  }
-
-  private int nextSeq(UUID testId) {
-    List<TraceBlockRecord> all = blocks.findByPressureTestIdOrderBySeq(testId);
-    return all.isEmpty() ? 1 : all.get(all.size() - 1).seq + 1;
   }
 
   private void save(UUID testId, UUID id, ByteBuffer packed, int seq, String by) {

@@ -61,7 +61,7 @@ final class RateLimits extends OncePerRequestFilter {
   private static @org.jspecify.annotations.Nullable Sender sender(HttpServletRequest request) {
     String path = request.getRequestURI();
     boolean post = request.getMethod().equals("POST");
-    if (post && (path.equals("/sign-in") || path.equals("/first-account"))
+    if ((post && (path.equals("/sign-in") || path.equals("/first-account")))
         || path.startsWith("/report/")) {
       return new Sender(Kind.SIGN_IN, Client.address(request));
     }

@@ -23,6 +23,9 @@ final class StorageGone extends OncePerRequestFilter {
   /** MariaDB: ER_DISK_FULL, ER_RECORD_FILE_FULL, ER_GET_ERRNO, ER_ERROR_ON_WRITE. */
   private static final Set<Integer> FULL = Set.of(1021, 1114, 1030, 1026);
 
+  /** What the connection pool says of a connection that broke while it was used. */
+  private static final String CLOSED = "Connection is closed";
+
   @Override
   protected void doFilterInternal(
       HttpServletRequest request, HttpServletResponse response, FilterChain chain)
@@ -47,10 +50,13 @@ final class StorageGone extends OncePerRequestFilter {
           return Optional.of(Refusal.DISK);
         }
         String state = sql.getSQLState();
-        // class 08: connection; 57P and HY000 of a pool without connections; 70100: shutting down
+        // class 08: connection; 70100: shutting down; without a state: the pool's connection that
+        // broke
         if (cause instanceof java.sql.SQLTransientConnectionException
             || cause instanceof java.sql.SQLNonTransientConnectionException
-            || state != null && (state.startsWith("08") || state.equals("70100"))) {
+            || (state == null
+                ? CLOSED.equals(sql.getMessage())
+                : state.startsWith("08") || state.equals("70100"))) {
           return Optional.of(Refusal.DATABASE);
         }
       }
