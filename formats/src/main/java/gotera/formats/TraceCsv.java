@@ -6,9 +6,11 @@ import gotera.quantity.GaugePressure;
 import gotera.quantity.PressureUnit;
 import gotera.quantity.Temperature;
 import java.io.BufferedReader;
+import java.io.FilterReader;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.InputStreamReader;
+import java.io.Reader;
 import java.io.UncheckedIOException;
 import java.nio.charset.CharacterCodingException;
 import java.nio.charset.CodingErrorAction;
@@ -21,6 +23,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.apache.commons.csv.CSVException;
@@ -35,6 +38,11 @@ import org.jspecify.annotations.Nullable;
  */
 public final class TraceCsv {
   static final int MOST_ROWS = 2_000_000;
+
+  /**
+   * Longest row (characters; our judgement): what is longer is no trace, and is not kept in memory.
+   */
+  static final int LONGEST_ROW = 4096;
 
   private static final List<String> COLUMNS =
       List.of(
@@ -61,6 +69,36 @@ public final class TraceCsv {
 
   private TraceCsv() {}
 
+  /** A row beyond all measure. */
+  private static final class LongRow extends IOException {
+    private static final long serialVersionUID = 1L;
+  }
+
+  /** Refuses rows that are too long while they are read; a break within quotes ends no row. */
+  private static final class ShortRows extends FilterReader {
+    private int length;
+    private boolean quoted;
+
+    ShortRows(Reader in) {
+      super(in);
+    }
+
+    @Override
+    public int read(char[] into, int from, int most) throws IOException {
+      int read = super.read(into, from, most);
+      for (int i = from; i < from + read; i++) {
+        if (into[i] == '"') {
+          quoted = !quoted;
+        }
+        length = into[i] == '\n' && !quoted ? 0 : length + 1;
+        if (length > LONGEST_ROW) {
+          throw new LongRow();
+        }
+      }
+      return read;
+    }
+  }
+
   /**
    * Reads a trace.
    *
@@ -74,12 +112,13 @@ public final class TraceCsv {
   private ReadOutcome<Trace> readAll(InputStream stream) throws IOException {
     BufferedReader reader =
         new BufferedReader(
-            new InputStreamReader(
-                stream,
-                StandardCharsets.UTF_8
-                    .newDecoder()
-                    .onMalformedInput(CodingErrorAction.REPORT)
-                    .onUnmappableCharacter(CodingErrorAction.REPORT)),
+            new ShortRows(
+                new InputStreamReader(
+                    stream,
+                    StandardCharsets.UTF_8
+                        .newDecoder()
+                        .onMalformedInput(CodingErrorAction.REPORT)
+                        .onUnmappableCharacter(CodingErrorAction.REPORT))),
             1 << 16);
     try {
       reader.mark(2);
@@ -87,18 +126,25 @@ public final class TraceCsv {
         reader.reset();
       }
       rows(reader);
-    } catch (CharacterCodingException e) {
-      problems.add(0, "", "bytes that are no text", "a CSV file in UTF-8");
-    } catch (CSVException e) {
-      problems.add(0, "", "quotes that do not match", "a CSV file after RFC 4180");
+    } catch (IOException e) {
+      refuse(e);
     } catch (UncheckedIOException e) {
-      if (!(e.getCause() instanceof CharacterCodingException)
-          && !(e.getCause() instanceof CSVException)) {
-        throw e;
-      }
-      problems.add(0, "", "bytes that are no text", "a CSV file in UTF-8");
+      refuse(Objects.requireNonNull(e.getCause()));
     }
     return problems.isEmpty() ? new ReadOutcome.Accepted<>(trace.build()) : problems.rejected();
+  }
+
+  /** What in the text stopped the reading; whatever else it was is thrown on. */
+  private void refuse(IOException e) throws IOException {
+    if (e instanceof CharacterCodingException) {
+      problems.add(0, "", "bytes that are no text", "a CSV file in UTF-8");
+    } else if (e instanceof CSVException) {
+      problems.add(0, "", "quotes that do not match", "a CSV file after RFC 4180");
+    } else if (e instanceof LongRow) {
+      problems.add(0, "", "a row without end", "rows of at most " + LONGEST_ROW + " characters");
+    } else {
+      throw e;
+    }
   }
 
   private void rows(BufferedReader reader) throws IOException {

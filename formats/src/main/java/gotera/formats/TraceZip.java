@@ -96,6 +96,8 @@ public final class TraceZip {
           return problems.rejected();
         } else {
           trace = Optional.of(TraceCsv.read(unpacked));
+          // what was not looked at is counted too
+          unpacked.transferTo(java.io.OutputStream.nullOutputStream());
         }
       }
     } catch (TooMuch e) {

@@ -14,24 +14,40 @@ final class Bench implements AutoCloseable {
   final Page page;
   private final String address;
 
-  private Bench(Application.Running application, String account, int width, int height) {
+  private Bench(
+      Application.Running application, String address, String account, int width, int height) {
     this.context = application.browser().person(width, height);
     this.page = context.newPage();
-    this.address = application.address();
+    this.address = address;
     page.navigate(address + "/sign-in");
+    signIn(account, Application.PASSWORD);
+  }
+
+  /** Signs in where the page asks for it. */
+  void signIn(String account, String password) {
     page.fill("#username", account);
-    page.fill("#password", Application.PASSWORD);
+    page.fill("#password", password);
     page.press("#password", "Enter");
     page.locator(".top").waitFor();
     page.waitForLoadState();
   }
 
   static Bench of(Application.Running application) {
-    return new Bench(application, "bench", 1280, 800);
+    return of(application, "bench");
   }
 
   static Bench of(Application.Running application, String account) {
-    return new Bench(application, account, 1280, 800);
+    return new Bench(application, application.address(), account, 1280, 800);
+  }
+
+  /** At another address than the application's own. */
+  static Bench at(Application.Running application, String address) {
+    return new Bench(application, address, "bench", 1280, 800);
+  }
+
+  /** With a phone. */
+  static Bench onPhone(Application.Running application, String account) {
+    return new Bench(application, application.address(), account, 390, 780);
   }
 
   void open(String path) {
@@ -69,6 +85,19 @@ final class Bench implements AutoCloseable {
                 .filter(new Locator.FilterOptions().setHasText(name))
                 .first()
                 .click());
+  }
+
+  /**
+   * Waits until something on the page is so; the page's own rules forbid evaluating in a loop
+   * there.
+   */
+  void until(String expression) {
+    for (int i = 0; i < 100 && !Boolean.TRUE.equals(page.evaluate(expression)); i++) {
+      page.waitForTimeout(50);
+    }
+    if (!Boolean.TRUE.equals(page.evaluate(expression))) {
+      throw new AssertionError("not so within 5 s: " + expression);
+    }
   }
 
   /** Presses a key that leads to a new page. */

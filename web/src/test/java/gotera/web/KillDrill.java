@@ -146,7 +146,7 @@ final class KillDrill {
           refused.incrementAndGet();
           entry = null;
         } else {
-          wrong.add(answer.status() + " " + answer.location());
+          wrong.add(answer.status() + " " + answer.whole().headers().map() + " " + answer.text());
           entry = null;
         }
       } catch (UncheckedIOException e) {

@@ -1,6 +1,7 @@
 package gotera.web.cap;
 
 import gotera.quantity.GaugePressure;
+import gotera.quantity.PressureUnit;
 import gotera.web.job.JobPlace;
 import gotera.web.job.JobService;
 import gotera.web.job.Step;
@@ -101,7 +102,10 @@ class CapController {
             .map(
                 m ->
                     new Meaning(
-                        Double.toString(m.kilopascals()), figures.pressureTwice(m.kilopascals())))
+                        Double.toString(m.kilopascals()),
+                        figures.pressureTwice(m.kilopascals())
+                            + " \u00b7 "
+                            + new Figures(PressureUnit.BAR).pressure(m.kilopascals())))
             .toList());
     caps.of(id)
         .ifPresent(

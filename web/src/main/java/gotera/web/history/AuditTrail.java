@@ -21,8 +21,8 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
 /**
- * Reads the audit trail of audited entities. A field is told by its words {@code history.FIELD};
- * one without words is told by no one.
+ * Reads the audit trail of audited entities. A field is told by its words {@code history.FIELD},
+ * one too long to show by {@code history.FIELD.changed}; one without words is told by no one.
  */
 @Component
 public class AuditTrail {
@@ -80,15 +80,25 @@ public class AuditTrail {
     now.forEach(
         (field, value) -> {
           String old = was.getOrDefault(field, "");
-          if (!old.equals(value) && words.knows("history." + field)) {
+          if (!old.equals(value) && words.knows("history." + field + ".changed")) {
+            if (!old.isEmpty()) {
+              changes.add(words.say("history." + field + ".changed"));
+            }
+          } else if (!old.equals(value) && words.knows("history." + field)) {
             String label = words.say("history." + field);
             changes.add(
                 old.isEmpty()
-                    ? words.say("history.set", label, value)
-                    : words.say("history.changed", label, old, value.isEmpty() ? "\u2013" : value));
+                    ? words.say("history.set", label, shown(value))
+                    : words.say("history.changed", label, shown(old), shown(value)));
           }
         });
     return String.join(", ", changes);
+  }
+
+  private static String shown(String value) {
+    return value.isEmpty()
+        ? "\u2013"
+        : value.length() > LONGEST ? value.substring(0, LONGEST) + "\u2026" : value;
   }
 
   private static Object id(Object entity) {
@@ -110,11 +120,9 @@ public class AuditTrail {
     if (value == null) {
       return "";
     }
-    String text =
-        value instanceof Double number
-            ? Figures.plain(number)
-            : value instanceof Instant moment ? Figures.moment(moment) : value.toString();
-    return text.length() > LONGEST ? text.substring(0, LONGEST) + "\u2026" : text;
+    return value instanceof Double number
+        ? Figures.plain(number)
+        : value instanceof Instant moment ? Figures.moment(moment) : value.toString();
   }
 
   private static Field field(Class<?> type, String name) {

@@ -1,0 +1,160 @@
+package gotera.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import gotera.web.account.AccountService;
+import gotera.web.account.Role;
+import java.io.IOException;
+import java.io.InputStream;
+import java.io.OutputStream;
+import java.io.UncheckedIOException;
+import java.net.InetAddress;
+import java.net.ServerSocket;
+import java.net.Socket;
+import java.net.URI;
+import java.util.Queue;
+import java.util.concurrent.ConcurrentLinkedQueue;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+
+/** A second process on the same database, with the limits as they are shipped. */
+@ExtendWith(Application.class)
+class SecondProcessTests {
+  private static final int ATTEMPTS = 1000;
+
+  /** One address behind which one process or another answers. */
+  private static final class OneAddress implements AutoCloseable {
+    private final ServerSocket door;
+    private final Queue<Socket> open = new ConcurrentLinkedQueue<>();
+    private volatile int port;
+
+    OneAddress(String first) throws IOException {
+      door = new ServerSocket(0, 50, InetAddress.getByName("127.0.0.1"));
+      port = URI.create(first).getPort();
+      daemon(this::answer);
+    }
+
+    String address() {
+      return "http://127.0.0.1:" + door.getLocalPort();
+    }
+
+    /** The next requests go to another process; what is open to the one before is closed. */
+    void to(String address) throws IOException {
+      port = URI.create(address).getPort();
+      for (Socket socket = open.poll(); socket != null; socket = open.poll()) {
+        socket.close();
+      }
+    }
+
+    private void answer() {
+      while (!door.isClosed()) {
+        try {
+          Socket outside = door.accept();
+          Socket inside = new Socket(InetAddress.getByName("127.0.0.1"), port);
+          open.add(outside);
+          open.add(inside);
+          daemon(() -> pump(outside, inside));
+          daemon(() -> pump(inside, outside));
+        } catch (IOException e) {
+          if (!door.isClosed()) {
+            throw new UncheckedIOException(e);
+          }
+        }
+      }
+    }
+
+    private static void pump(Socket from, Socket to) {
+      try (InputStream in = from.getInputStream();
+          OutputStream out = to.getOutputStream()) {
+        byte[] bytes = new byte[8192];
+        for (int read = in.read(bytes); read >= 0; read = in.read(bytes)) {
+          out.write(bytes, 0, read);
+          out.flush();
+        }
+      } catch (IOException closed) {
+        // one side hung up: the other is closed with it
+      }
+    }
+
+    private static void daemon(Runnable work) {
+      Thread thread = new Thread(work, "one address");
+      thread.setDaemon(true);
+      thread.start();
+    }
+
+    @Override
+    public void close() throws IOException {
+      door.close();
+    }
+  }
+
+  @Test
+  void aJobBegunOnOneIsFinishedOnTheOther(Application.Running application) throws IOException {
+    String first = application.address();
+    String second = application.second().address();
+    try (OneAddress one = new OneAddress(first);
+        Bench bench = Bench.at(application, one.address())) {
+      bench.click("Start a test now");
+      bench.fill("Stamped on the cap", "1.2 bar");
+      bench.fill("Smallest step you read", "0.5 kPa");
+      bench.click("Begin pumping");
+      reading(bench, "80");
+      one.to(second);
+      reading(bench, "120");
+      bench.click("Valve shut");
+      one.to(first);
+      reading(bench, "119.5");
+      one.to(second);
+      assertThat(bench.page.content()).contains("80.0").contains("120.0").contains("119.5");
+      bench.click("Finish");
+      assertThat(bench.text(".so-far summary")).contains("Not proven");
+      one.to(first);
+      bench.step("Intake");
+      bench.fill("Vehicle", "Behind one address");
+      bench.click("Save intake");
+      one.to(second);
+      bench.open("/");
+      assertThat(bench.text(".jobs")).contains("Behind one address");
+      bench.page.getByText("Sign out").click();
+      bench.page.locator("#username").waitFor();
+      one.to(first);
+      bench.open("/jobs/new");
+      assertThat(bench.page.url()).as("signed out on both").endsWith("/sign-in");
+    }
+  }
+
+  private static void reading(Bench bench, String value) {
+    bench.page.locator("#gauge").fill(value);
+    bench.click("Keep reading");
+  }
+
+  @Test
+  void aThousandAttemptsToSignInLeadNowhere(Application.Running application) {
+    application
+        .bean(AccountService.class)
+        .put("besieged", "Besieged", "a long enough secret", Role.TECHNICIAN);
+    Http attacker = new Http(application.second().address());
+    attacker.get("/sign-in");
+    int tried = 0;
+    int refused = 0;
+    for (int i = 0; i < ATTEMPTS; i++) {
+      // the right one is among them, at a place where it no longer helps
+      String password = i == 500 ? "a long enough secret" : "guess number " + i;
+      Http.Answer answer =
+          attacker.post("/sign-in", java.util.Map.of("username", "besieged", "password", password));
+      if (answer.status() == 429) {
+        refused++;
+        assertThat(answer.header("Retry-After")).isNotEmpty();
+      } else {
+        tried++;
+        assertThat(answer.location()).endsWith("?error");
+      }
+    }
+    assertThat(tried).as("20 a minute, and what a minute adds").isBetween(20, 60);
+    assertThat(refused).isEqualTo(ATTEMPTS - tried);
+    assertThat(attacker.get("/jobs/new").toSignIn()).isTrue();
+    // and the account is locked on the other process too, where this sender is not held up
+    Http elsewhere = new Http(application.address());
+    assertThat(elsewhere.signIn("besieged", "a long enough secret").location()).endsWith("?error");
+  }
+}

@@ -1,0 +1,170 @@
+package gotera.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.options.FilePayload;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import javax.imageio.ImageIO;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+
+/** Several people in one job, and entries that someone interrupts. */
+@ExtendWith(Application.class)
+class TogetherTests {
+
+  /** Two technicians on one vehicle: one reads the gauge, one lies under it with a phone. */
+  @Test
+  void twoTechniciansOnOneVehicleOneOnAPhoneUnderIt(Application.Running application)
+      throws IOException {
+    try (Bench gauge = Bench.of(application);
+        Bench under = Bench.onPhone(application, "lead")) {
+      gauge.click("New job");
+      gauge.fill("Vehicle", "Lending bus, two at work");
+      gauge.fill("Complaint, in the customer’s words", "Loses water on the pass");
+      gauge.click("Begin the job");
+      gauge.fill("Stamped on the cap", "18 psi");
+      gauge.click("Save the cap");
+      gauge.fill("Smallest step you read", "0.5 kPa");
+      gauge.click("Begin pumping");
+      reading(gauge, "120");
+      gauge.click("Valve shut");
+
+      under.open("/");
+      under.page.locator(".jobs a").getByText("Lending bus, two at work").click();
+      under.page.locator("#bench").waitFor();
+      under.open(gauge.jobPath() + "/find?joint=radiator.core");
+      assertThat(under.text(".rail .step-running")).contains("Pressure test");
+      // the drop is seen below while the gauge is read above
+      under.fill("Note", "One bead, front face");
+      under.fill("Drops in a minute", "12");
+      under.page.setInputFiles("#photo", new FilePayload("../../bead.exe", "text/html", photo()));
+      reading(gauge, "119.5");
+      under.click("Wet");
+      assertThat(under.text(".joint-about")).contains("12");
+      assertThat(under.page.locator(".joint-photo img").getAttribute("src")).startsWith("/photos/");
+
+      // each sees the other's work without reloading
+      gauge.page.locator(".so-far-sites a").getByText("Radiator").waitFor();
+      under.open(gauge.jobPath() + "/pressure-test");
+      assertThat(under.text("#gauge-now")).contains("119.5");
+      gauge.page.locator("#gauge").fill("119");
+      gauge.page.locator("#gauge").press("Enter");
+      under.page.locator("#gauge-now").getByText("119.0").waitFor();
+
+      // a half-typed reading is not touched by what comes in
+      under.page.locator("#gauge").fill("118");
+      reading(gauge, "118.5");
+      under.page.locator("#gauge-now").getByText("118.5").waitFor();
+      assertThat(under.page.locator("#gauge").inputValue()).isEqualTo("118");
+
+      gauge.open(gauge.jobPath() + "/history");
+      assertThat(gauge.text("#history"))
+          .contains("bench")
+          .contains("lead")
+          .contains("Radiator core")
+          .contains("119.5");
+    }
+  }
+
+  /** The cap is stamped 1.2 and someone chose psi: no cap is 1.2 psi, so it asks back. */
+  @Test
+  void aCapReadInTheWrongUnitIsAskedBack(Application.Running application) {
+    try (Bench bench = Bench.of(application)) {
+      bench.click("Start a test now");
+      bench.step("Cap");
+      bench.fill("Stamped on the cap", "1.2");
+      bench.page.locator("input[name=unit][value=psi]").check();
+      bench.click("Save the cap");
+      assertThat(bench.text("#stamp-problem")).contains("1.2 psi");
+      assertThat(bench.text(".choices-ask")).contains("1.200 bar").contains("120.0 kPa");
+      assertThat(bench.page.locator("#stamp").inputValue()).isEqualTo("1.2");
+      bench.page.locator(".choices-ask label").getByText("1.200 bar").click();
+      bench.click("Save the cap");
+      bench.step("Cap");
+      assertThat(bench.text(".plate")).contains("120.0 kPa");
+    }
+  }
+
+  @Test
+  void aReadingMistypedIsTakenBackAndStaysInTheHistory(Application.Running application) {
+    try (Bench bench = Bench.of(application)) {
+      pumping(bench);
+      reading(bench, "18");
+      bench.click("Undo");
+      reading(bench, "118");
+      assertThat(bench.text("#gauge-now")).contains("118.0");
+      bench.open(bench.jobPath() + "/history");
+      assertThat(bench.text("#history"))
+          .contains("Taken back: Reading: 18 kPa")
+          .contains("Reading: 118 kPa");
+    }
+  }
+
+  @Test
+  void halfTypedTextSurvivesAReloadALostConnectionAndSigningOut(Application.Running application) {
+    try (Bench bench = Bench.of(application)) {
+      bench.click("Start a test now");
+      String job = bench.jobPath();
+      bench.open(job + "/intake");
+      bench.fill("Complaint, in the customer’s words", "Half a sen");
+      bench.until("Object.keys(localStorage).some(k => k.includes('intake'))");
+      bench.page.reload();
+      assertThat(bench.page.locator("#complaint").inputValue()).isEqualTo("Half a sen");
+      assertThat(bench.text(".draft-note")).contains("not saved yet");
+
+      bench.fill("Complaint, in the customer’s words", "Half a sentence, and the van in a tunnel");
+      bench.page.context().setOffline(true);
+      bench.button("Save intake").click();
+      bench.page.locator("#offline:not([hidden])").waitFor();
+      assertThat(bench.page.locator("#complaint").inputValue()).contains("tunnel");
+      bench.page.context().setOffline(false);
+
+      bench.page.getByText("Sign out").click();
+      bench.page.locator("#username").waitFor();
+      bench.signIn("bench", Application.PASSWORD);
+      bench.open(job + "/intake");
+      assertThat(bench.page.locator("#complaint").inputValue()).contains("tunnel");
+      bench.fill("Vehicle", "In a tunnel");
+      bench.click("Save intake");
+      bench.open(job + "/intake");
+      assertThat(bench.page.locator(".draft-note").count()).as("saved: no draft").isZero();
+      assertThat(bench.page.locator("#complaint").inputValue()).contains("tunnel");
+    }
+  }
+
+  @Test
+  void aDraftIsNotShownToAnotherAccount(Application.Running application) {
+    try (Bench bench = Bench.of(application)) {
+      bench.click("Start a test now");
+      String job = bench.jobPath();
+      bench.open(job + "/intake");
+      bench.fill("Vehicle", "Only mine");
+      bench.until("Object.keys(localStorage).some(k => k.includes('intake'))");
+      bench.page.getByText("Sign out").click();
+      bench.page.locator("#username").waitFor();
+      bench.signIn("lead", Application.PASSWORD);
+      bench.open(job + "/intake");
+      assertThat(bench.page.locator("#vehicle").inputValue()).isEmpty();
+    }
+  }
+
+  private static void pumping(Bench bench) {
+    bench.click("Start a test now");
+    bench.fill("Stamped on the cap", "18 psi");
+    bench.fill("Smallest step you read", "0.5 kPa");
+    bench.click("Begin pumping");
+  }
+
+  private static void reading(Bench bench, String value) {
+    bench.page.locator("#gauge").fill(value);
+    bench.click("Keep reading");
+  }
+
+  private static byte[] photo() throws IOException {
+    ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+    ImageIO.write(new BufferedImage(80, 60, BufferedImage.TYPE_INT_RGB), "jpg", bytes);
+    return bytes.toByteArray();
+  }
+}
