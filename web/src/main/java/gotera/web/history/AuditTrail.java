@@ -3,6 +3,7 @@ package gotera.web.history;
 import gotera.web.history.HistorySource.HistoryEntry;
 import gotera.web.shell.Figures;
 import gotera.web.shell.Words;
+import jakarta.persistence.Entity;
 import jakarta.persistence.EntityManager;
 import java.lang.reflect.Field;
 import java.lang.reflect.Modifier;
@@ -80,25 +81,34 @@ public class AuditTrail {
     now.forEach(
         (field, value) -> {
           String old = was.getOrDefault(field, "");
-          if (!old.equals(value) && words.knows("history." + field + ".changed")) {
-            if (!old.isEmpty()) {
-              changes.add(words.say("history." + field + ".changed"));
-            }
-          } else if (!old.equals(value) && words.knows("history." + field)) {
-            String label = words.say("history." + field);
-            changes.add(
-                old.isEmpty()
-                    ? words.say("history.set", label, shown(value))
-                    : words.say("history.changed", label, shown(old), shown(value)));
+          String change = old.equals(value) ? "" : change("history." + field, old, value);
+          if (!change.isEmpty()) {
+            changes.add(change);
           }
         });
     return String.join(", ", changes);
   }
 
-  private static String shown(String value) {
-    return value.isEmpty()
-        ? "\u2013"
-        : value.length() > LONGEST ? value.substring(0, LONGEST) + "\u2026" : value;
+  private String change(String name, String old, String value) {
+    if (words.knows(name)) {
+      String label = words.say(name);
+      return old.isEmpty()
+          ? words.say("history.set", label, shown(name, value))
+          : words.say("history.changed", label, shown(name, old), shown(name, value));
+    }
+    String happened = name + (old.isEmpty() ? ".set" : ".changed");
+    return words.knows(happened) ? words.say(happened) : "";
+  }
+
+  private String shown(String name, String value) {
+    if (value.isEmpty()) {
+      return "\u2013";
+    }
+    if (words.knows(name + ".code")) {
+      String code = words.say(name + ".code") + value;
+      return words.knows(code) ? words.say(code) : value;
+    }
+    return value.length() > LONGEST ? value.substring(0, LONGEST) + "\u2026" : value;
   }
 
   private static Object id(Object entity) {
@@ -109,7 +119,8 @@ public class AuditTrail {
     Map<String, String> values = new java.util.LinkedHashMap<>();
     for (Field field : entity.getClass().getDeclaredFields()) {
       if (!Modifier.isStatic(field.getModifiers())
-          && !field.isAnnotationPresent(NotAudited.class)) {
+          && !field.isAnnotationPresent(NotAudited.class)
+          && !field.getType().isAnnotationPresent(Entity.class)) {
         values.put(field.getName(), text(read(entity, field)));
       }
     }

@@ -63,8 +63,7 @@ class PressureTestHistory implements HistorySource {
     }
     for (TraceEventRecord event : events.findByPressureTestIdOrderById(testId)) {
       entries.add(
-          new HistoryEntry(
-              event.writtenAt, event.writtenBy, words.say("history.event", event.kind)));
+          new HistoryEntry(event.writtenAt, event.writtenBy, words.say("event." + event.kind)));
     }
     for (TraceCorrectionRecord correction : corrections.findByPressureTestId(testId)) {
       entries.add(
