@@ -3,10 +3,13 @@ package gotera.web.shell;
 import jakarta.servlet.DispatcherType;
 import java.time.Clock;
 import org.springframework.boot.web.servlet.FilterRegistrationBean;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.Ordered;
 import org.springframework.http.HttpMethod;
+import org.springframework.security.authorization.AuthorizationEventPublisher;
+import org.springframework.security.authorization.SpringAuthorizationEventPublisher;
 import org.springframework.security.config.Customizer;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.crypto.factory.PasswordEncoderFactories;
@@ -94,6 +97,12 @@ class SecurityConfiguration {
     // before the sessions, which live in the database
     registration.setOrder(Ordered.HIGHEST_PRECEDENCE + 1);
     return registration;
+  }
+
+  /** Refusals are told to whoever listens, for the log. */
+  @Bean
+  AuthorizationEventPublisher authorizationEvents(ApplicationEventPublisher events) {
+    return new SpringAuthorizationEventPublisher(events);
   }
 
   @Bean

@@ -1,0 +1,126 @@
+package gotera.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import ch.qos.logback.classic.Logger;
+import ch.qos.logback.classic.spi.ILoggingEvent;
+import ch.qos.logback.core.read.ListAppender;
+import gotera.web.account.AccountService;
+import gotera.web.account.Role;
+import java.util.Map;
+import java.util.stream.Collectors;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.slf4j.LoggerFactory;
+
+/** Passwords, one's own account, and what of it stands in the log. */
+@ExtendWith(Application.class)
+class AccountTests {
+  private static final String OLD = "the first secret of many";
+  private static final String NEW = "another secret in the van";
+
+  @ParameterizedTest
+  @CsvSource({
+    "short1!, at least 10",
+    "password1234, among the first",
+    "aaaaaaaaaaaaaa, among the first",
+    "newcomer01, among the first",
+    "1234567890123456789012345678901234567890123456789012345678901234567890123, 72"
+  })
+  void aPasswordThatIsGuessedIsRefused(
+      String password, String expected, Application.Running application) {
+    Http lead = Http.signedIn(application.address(), "lead", Application.PASSWORD);
+    Http.Answer answer =
+        lead.post(
+            "/accounts",
+            Map.of("login", "newcomer", "name", "New", "role", "technician", "password", password));
+    assertThat(answer.status()).isEqualTo(422);
+    assertThat(answer.text())
+        .contains("password-problem")
+        .contains(expected)
+        .doesNotContain(password);
+  }
+
+  @Test
+  void changingOnesPasswordNeedsThePresentOneAndEndsOtherSessions(Application.Running application) {
+    application.bean(AccountService.class).put("changes", "Changes", OLD, Role.TECHNICIAN);
+    Http here = Http.signedIn(application.address(), "changes", OLD);
+    Http elsewhere = Http.signedIn(application.address(), "changes", OLD);
+    assertThat(
+            here.post("/account/password", Map.of("password", "wrong", "newPassword", NEW))
+                .status())
+        .isEqualTo(422);
+    assertThat(elsewhere.get("/").status()).isEqualTo(200);
+    assertThat(here.post("/account/password", Map.of("password", OLD, "newPassword", NEW)).status())
+        .isEqualTo(302);
+    assertThat(here.get("/").status()).as("goes on here").isEqualTo(200);
+    assertThat(elsewhere.get("/").toSignIn()).as("ended elsewhere").isTrue();
+    assertThat(new Http(application.address()).signIn("changes", OLD).location())
+        .endsWith("?error");
+    Http again = Http.signedIn(application.address(), "changes", NEW);
+    here.post("/account/sign-out-elsewhere", Map.of());
+    assertThat(again.get("/").toSignIn()).isTrue();
+  }
+
+  @Test
+  void aLeadHelpsWhoForgotThePassword(Application.Running application) {
+    application.bean(AccountService.class).put("forgot", "Forgot", OLD, Role.SERVICE_DESK);
+    Http open = Http.signedIn(application.address(), "forgot", OLD);
+    Http lead = Http.signedIn(application.address(), "lead", Application.PASSWORD);
+    String id = lead.get("/accounts").find("/accounts/([0-9a-f-]{36})\">forgot<");
+    String version = lead.get("/accounts/" + id).find("name=\"version\" value=\"(\\d+)\"");
+    Map<String, String> form =
+        Map.of(
+            "name",
+            "Forgot",
+            "role",
+            "service-desk",
+            "enabled",
+            "true",
+            "password",
+            NEW,
+            "version",
+            version);
+    assertThat(lead.post("/accounts/" + id, form).status()).isEqualTo(302);
+    assertThat(open.get("/").toSignIn()).as("old sessions ended").isTrue();
+    assertThat(Http.signedIn(application.address(), "forgot", NEW).get("/").status())
+        .isEqualTo(200);
+    Http.Answer again = lead.post("/accounts/" + id, form);
+    assertThat(again.status()).as("an older version overwrites nothing").isEqualTo(422);
+    assertThat(again.text()).contains("Someone else changed this");
+  }
+
+  @Test
+  void theLogTellsAccountsByIdentifierAndNothingThatWasTyped(Application.Running application) {
+    application.bean(AccountService.class).put("logged", "Very Personal", OLD, Role.TECHNICIAN);
+    ListAppender<ILoggingEvent> log = new ListAppender<>();
+    Logger root = (Logger) LoggerFactory.getLogger(org.slf4j.Logger.ROOT_LOGGER_NAME);
+    log.start();
+    root.addAppender(log);
+    try {
+      Http http = new Http(application.address());
+      http.signIn("logged", "mistyped secret");
+      http.signIn("my password by mistake", "logged");
+      http.signIn("logged", OLD);
+      http.get("/accounts");
+      http.post("/sign-out", Map.of());
+    } finally {
+      root.detachAppender(log);
+    }
+    String text =
+        log.list.stream().map(ILoggingEvent::getFormattedMessage).collect(Collectors.joining("\n"));
+    assertThat(text)
+        .containsPattern("sign-in refused: account [0-9a-f-]{36}, BadCredentials")
+        .contains("sign-in refused: account unknown")
+        .containsPattern("signed in: account [0-9a-f-]{36}")
+        .containsPattern("refused: account [0-9a-f-]{36}, GET /accounts")
+        .containsPattern("signed out: account [0-9a-f-]{36}")
+        .doesNotContain("logged")
+        .doesNotContain("Personal")
+        .doesNotContain("secret")
+        .doesNotContain("mistake")
+        .doesNotContain("127.0.0.1");
+  }
+}
