@@ -26,7 +26,10 @@ final class Pictures {
           "intake=2:intake",
           "cap=2:cap",
           "repair=3:repair",
-          "set-up=1:re-test");
+          "set-up=1:re-test",
+          "hand-over=3:hand-over",
+          "history=2:history",
+          "accounts=/accounts");
 
   private Pictures() {}
 
@@ -57,7 +60,7 @@ final class Pictures {
 
   private static void signIn(Page page, String base, String password) {
     page.navigate(base + "/sign-in");
-    page.fill("#username", "bench");
+    page.fill("#username", "lead");
     page.fill("#password", password);
     page.click("text=Sign in");
     page.locator(".top").waitFor();
