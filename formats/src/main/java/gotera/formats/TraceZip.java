@@ -16,8 +16,11 @@ import java.util.zip.ZipInputStream;
  * #MOST_ENTRIES} entries or names a place outside itself is refused.
  */
 public final class TraceZip {
-  /** Most bytes unpacked, all entries together (our judgement: ten times two million rows). */
-  static final long MOST_BYTES = 512L * 1024 * 1024;
+  /**
+   * Most bytes unpacked, all entries together (our judgement: twice two million rows with instants
+   * and temperatures).
+   */
+  static final long MOST_BYTES = 200L * 1024 * 1024;
 
   /** Most entries (our judgement). */
   static final int MOST_ENTRIES = 100;

@@ -61,9 +61,9 @@ class TraceZipTests {
 
   @Test
   void aBombIsRefusedBeforeItFillsTheMemory() throws IOException {
-    // 600 MB of empty rows, of one row without end, of a quoted cell; each some 600 kB packed
+    // 220 MB of empty rows, of one row without end, of a quoted cell; each some 220 kB packed
     for (String filling : new String[] {"\n", "1", "\"\n"}) {
-      byte[] bomb = bomb(filling, 600);
+      byte[] bomb = bomb(filling, 220);
       assertThat(bomb.length).isLessThan(3_000_000);
       long before = used();
       assertThat(problem(bomb)).containsAnyOf("MB unpacked", "a row without end");
@@ -79,7 +79,7 @@ class TraceZipTests {
       zip.write(CSV.getBytes(StandardCharsets.UTF_8));
       zip.putNextEntry(new ZipEntry("zeros.bin"));
       byte[] megabyte = new byte[1 << 20];
-      for (int i = 0; i < 600; i++) {
+      for (int i = 0; i < 220; i++) {
         zip.write(megabyte);
       }
     }

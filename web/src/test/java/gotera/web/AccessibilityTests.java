@@ -29,12 +29,15 @@ class AccessibilityTests {
           "re-test",
           "re-test?again=true",
           "re-test/print",
-          "hand-over");
+          "hand-over",
+          "history");
 
   @Test
   void onAnyPage(Application.Running application) {
-    try (Bench bench = Bench.of(application)) {
-      List<String> paths = new ArrayList<>(List.of("/", "/jobs/new", "/jobs/none"));
+    try (Bench bench = Bench.of(application, "lead")) {
+      List<String> paths =
+          new ArrayList<>(
+              List.of("/", "/jobs/new", "/jobs/none", "/account", "/accounts", "/phone"));
       String job =
           bench
               .page
