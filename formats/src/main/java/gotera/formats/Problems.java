@@ -7,6 +7,9 @@ import java.util.List;
 final class Problems {
   private static final int MOST = 20;
 
+  /** Beyond so many problems the rest of a file says nothing new (our judgement). */
+  private static final long HOPELESS = 10_000;
+
   private final List<FormatProblem> listed = new ArrayList<>();
   private long more;
 
@@ -16,6 +19,10 @@ final class Problems {
     } else {
       more++;
     }
+  }
+
+  boolean hopeless() {
+    return more > HOPELESS;
   }
 
   boolean isEmpty() {

@@ -74,9 +74,18 @@ public final class TraceCsv {
     private static final long serialVersionUID = 1L;
   }
 
-  /** Refuses rows that are too long while they are read; a break within quotes ends no row. */
+  /** More lines than rows and an empty line after each. */
+  private static final class ManyLines extends IOException {
+    private static final long serialVersionUID = 1L;
+  }
+
+  /**
+   * Refuses rows that are too long, and lines that are too many, while they are read; a break
+   * within quotes ends no row.
+   */
   private static final class ShortRows extends FilterReader {
     private int length;
+    private int lines;
     private boolean quoted;
 
     ShortRows(Reader in) {
@@ -93,6 +102,9 @@ public final class TraceCsv {
         length = into[i] == '\n' && !quoted ? 0 : length + 1;
         if (length > LONGEST_ROW) {
           throw new LongRow();
+        }
+        if (into[i] == '\n' && ++lines > 2 * MOST_ROWS) {
+          throw new ManyLines();
         }
       }
       return read;
@@ -142,6 +154,8 @@ public final class TraceCsv {
       problems.add(0, "", "quotes that do not match", "a CSV file after RFC 4180");
     } else if (e instanceof LongRow) {
       problems.add(0, "", "a row without end", "rows of at most " + LONGEST_ROW + " characters");
+    } else if (e instanceof ManyLines) {
+      problems.add(0, "", "more lines", "at most " + MOST_ROWS + " rows");
     } else {
       throw e;
     }
@@ -171,6 +185,9 @@ public final class TraceCsv {
           return;
         }
         row(row, parser.getCurrentLineNumber() + 1);
+        if (problems.hopeless()) {
+          return;
+        }
       }
     }
     if (readings == 0 && problems.isEmpty()) {

@@ -66,7 +66,8 @@ class TraceZipTests {
       byte[] bomb = bomb(filling, 220);
       assertThat(bomb.length).isLessThan(3_000_000);
       long before = used();
-      assertThat(problem(bomb)).containsAnyOf("MB unpacked", "a row without end");
+      assertThat(problem(bomb))
+          .containsAnyOf("MB unpacked", "a row without end", "more lines", "more rows");
       assertThat(used() - before).as("kept in memory").isLessThan(100_000_000);
     }
   }
