@@ -2,13 +2,20 @@ package gotera;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import gotera.balance.LeakBalance;
+import gotera.balance.SiteFlow;
 import gotera.coolant.CoolantMixture;
 import gotera.coolant.Expansion;
 import gotera.coolant.SaturationPressure;
+import gotera.pressure.TestPlan;
 import gotera.pressure.compliance.AirAndHoses;
 import gotera.pressure.compliance.Draw;
 import gotera.pressure.compliance.LostVolume;
+import gotera.pressure.compliance.MeasuredCompliance;
+import gotera.pressure.compliance.Strokes;
 import gotera.pressure.law.EquivalentHole;
+import gotera.pressure.law.LeakLaw;
+import gotera.pressure.trace.Gauge;
 import gotera.pressure.verdict.MakerRule;
 import gotera.quantity.AbsolutePressure;
 import gotera.quantity.GaugePressure;
@@ -22,9 +29,13 @@ import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStreamReader;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.Stream;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -52,6 +63,31 @@ class ReferenceCasesTests {
                           new GaugePressure(in.get("before")),
                           new GaugePressure(in.get("after")))
                       .trappedAirBefore(in.get("hose"), ATMOSPHERE)),
+          Map.entry("two-draws-hose", in -> twoDraws(in).hose()),
+          Map.entry("two-draws-air", in -> twoDraws(in).air()),
+          Map.entry(
+              "two-draws-total",
+              in -> twoDraws(in).hose() + twoDraws(in).air() / (in.get("p0") + 101.325)),
+          Map.entry("strokes-air-before", in -> strokes(in, 0).air()),
+          Map.entry("strokes-hose", in -> strokes(in, 110).hose()),
+          Map.entry("strokes-air-at-110", in -> strokes(in, 110).air()),
+          Map.entry(
+              "strokes-total-at-110",
+              in -> strokes(in, 110).hose() + strokes(in, 110).air() / 211.325),
+          Map.entry(
+              "free-air",
+              in ->
+                  Strokes.freeAir(
+                      in.get("air"),
+                      in.get("hose"),
+                      new GaugePressure(0),
+                      new GaugePressure(in.get("to")),
+                      ATMOSPHERE)),
+          Map.entry("plan-minutes", in -> plan(in).shortest(in.get("accept")).orElseThrow()),
+          Map.entry("plan-detection", in -> plan(in).after(in.get("minutes")).detection()),
+          Map.entry("balance-unexplained", in -> balance(in).unexplained()),
+          Map.entry("balance-u", in -> balance(in).unexplainedU()),
+          Map.entry("balance-critical", in -> balance(in).critical()),
           Map.entry(
               "lost-volume",
               in ->
@@ -109,6 +145,63 @@ class ReferenceCasesTests {
           Map.entry(
               "two-sigma-tail",
               in -> DecisionLimits.factorForScatterFrom((int) in.get("freedom"))));
+
+  private static MeasuredCompliance twoDraws(Inputs in) {
+    GaugePressure p0 = new GaugePressure(in.get("p0"));
+    GaugePressure p1 = new GaugePressure(in.get("p1"));
+    return MeasuredCompliance.fromDraws(
+        List.of(
+            new Draw(new Volume(in.get("ml1")), p0, p1),
+            new Draw(new Volume(in.get("ml2")), p1, new GaugePressure(in.get("p2")))),
+        Optional.empty(),
+        p0,
+        ATMOSPHERE,
+        0.05);
+  }
+
+  private static MeasuredCompliance strokes(Inputs in, double holdStart) {
+    List<Strokes.Reading> readings = new ArrayList<>();
+    for (int i = 1; i <= 5; i++) {
+      readings.add(new Strokes.Reading((int) in.get("n" + i), new GaugePressure(in.get("p" + i))));
+    }
+    Strokes strokes =
+        new Strokes(
+            new Volume(in.get("stroke")),
+            0,
+            new GaugePressure(0),
+            Temperature.ofCelsius(20),
+            Temperature.ofCelsius(20),
+            readings);
+    return MeasuredCompliance.fromStrokes(
+        strokes, Optional.empty(), new GaugePressure(holdStart), ATMOSPHERE, 0.05);
+  }
+
+  /** A reading each minute by a gauge whose steps are part of its noise. */
+  private static TestPlan plan(Inputs in) {
+    double noise = Math.sqrt(0.1 * 0.1 / 12 + 0.05 * 0.05);
+    return new TestPlan(
+        new Gauge(1e-9, noise, OptionalDouble.empty(), 0, true),
+        1,
+        new AirAndHoses(new Volume(in.get("air")), in.get("hose"), 0, AirAndHoses.Source.MEASURED),
+        new AbsolutePressure(in.get("p") + 101.325),
+        in.get("p"),
+        in.get("theta"),
+        0,
+        in.get("u"));
+  }
+
+  private static LeakBalance balance(Inputs in) {
+    return LeakBalance.of(
+        in.get("rate"),
+        in.get("u"),
+        List.of(
+            new SiteFlow.Drops(in.get("drops1"), Optional.empty()),
+            new SiteFlow.Drops(in.get("drops2"), Optional.empty()),
+            new SiteFlow.Caught(
+                new Volume(in.get("caught")), in.get("minutes"), in.get("cu"), Optional.empty())),
+        LeakLaw.SEEP,
+        new GaugePressure(110));
+  }
 
   record Inputs(Map<String, Double> values) {
     double get(String name) {

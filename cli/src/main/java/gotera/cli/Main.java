@@ -25,8 +25,23 @@ public final class Main {
     if (!arguments.isEmpty() && arguments.get(0).equals("analyse")) {
       return new Analyse(out, err).run(arguments.subList(1, arguments.size()));
     }
+    if (!arguments.isEmpty() && arguments.get(0).equals("monte-carlo")) {
+      return monteCarlo(arguments.subList(1, arguments.size()), out, err);
+    }
     err.println("usage: gotera analyse TRACE.csv\u2026 (files or folders)");
+    err.println("       gotera monte-carlo [RUNS [SEED]]");
     return 2;
+  }
+
+  private static int monteCarlo(List<String> arguments, PrintStream out, PrintStream err) {
+    if (arguments.size() > 2 || !arguments.stream().allMatch(a -> a.matches("[1-9]\\d{0,8}"))) {
+      err.println("monte-carlo: expected RUNS and SEED, whole numbers from 1");
+      return 2;
+    }
+    int runs = arguments.isEmpty() ? 1000 : Integer.parseInt(arguments.get(0));
+    long seed = arguments.size() < 2 ? 1 : Long.parseLong(arguments.get(1));
+    MonteCarlo.run(runs, seed, out);
+    return 0;
   }
 
   private static PrintStream stream(FileDescriptor descriptor) {

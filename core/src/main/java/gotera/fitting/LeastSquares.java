@@ -6,16 +6,43 @@ import org.hipparchus.linear.QRDecomposition;
 import org.hipparchus.linear.RealMatrix;
 
 /**
- * A polynomial through points of equal noise.
+ * Weighted linear least squares.
  *
- * @param coefficients from the constant upwards
- * @param covariance of the coefficients; scaled up where the points scatter more than the noise
+ * @param coefficients in the order of the columns
+ * @param covariance of the coefficients; scaled up where the points scatter more than their noise
  * @param chiSquare sum of the squared residuals in units of the noise
  */
 public record LeastSquares(double[] coefficients, double[][] covariance, double chiSquare) {
 
   /**
-   * Fits a polynomial.
+   * Fits columns.
+   *
+   * @param rows a row of the design for each observation
+   * @param observed the observations, at least as many as columns
+   * @param sd noise of each observation
+   */
+  public static LeastSquares of(double[][] rows, double[] observed, double[] sd) {
+    int columns = rows[0].length;
+    RealMatrix design = new Array2DRowRealMatrix(rows.length, columns);
+    ArrayRealVector weighted = new ArrayRealVector(observed.length);
+    for (int i = 0; i < rows.length; i++) {
+      for (int j = 0; j < columns; j++) {
+        design.setEntry(i, j, rows[i][j] / sd[i]);
+      }
+      weighted.setEntry(i, observed[i] / sd[i]);
+    }
+    double[] c = new QRDecomposition(design).getSolver().solve(weighted).toArray();
+    double chiSquare =
+        Math.pow(design.operate(new ArrayRealVector(c)).subtract(weighted).getNorm(), 2);
+    RealMatrix inverse =
+        new QRDecomposition(design.transposeMultiply(design)).getSolver().getInverse();
+    int free = rows.length - columns;
+    double scale = free > 0 ? Math.max(1, chiSquare / free) : 1;
+    return new LeastSquares(c, inverse.scalarMultiply(scale).getData(), chiSquare);
+  }
+
+  /**
+   * Fits a polynomial; its coefficients go from the constant upwards.
    *
    * @param x abscissae
    * @param y ordinates
@@ -23,21 +50,15 @@ public record LeastSquares(double[] coefficients, double[][] covariance, double 
    * @param degree degree, less than the number of points
    */
   public static LeastSquares polynomial(double[] x, double[] y, double noise, int degree) {
-    RealMatrix design = new Array2DRowRealMatrix(x.length, degree + 1);
+    double[][] rows = new double[x.length][degree + 1];
     for (int i = 0; i < x.length; i++) {
       for (int j = 0; j <= degree; j++) {
-        design.setEntry(i, j, Math.pow(x[i], j));
+        rows[i][j] = Math.pow(x[i], j);
       }
     }
-    ArrayRealVector observed = new ArrayRealVector(y);
-    double[] c = new QRDecomposition(design).getSolver().solve(observed).toArray();
-    double chiSquare =
-        Math.pow(design.operate(new ArrayRealVector(c)).subtract(observed).getNorm() / noise, 2);
-    RealMatrix normal = design.transposeMultiply(design);
-    RealMatrix inverse = new QRDecomposition(normal).getSolver().getInverse();
-    int free = x.length - degree - 1;
-    double scale = noise * noise * (free > 0 ? Math.max(1, chiSquare / free) : 1);
-    return new LeastSquares(c, inverse.scalarMultiply(scale).getData(), chiSquare);
+    double[] sd = new double[x.length];
+    java.util.Arrays.fill(sd, noise);
+    return of(rows, y, sd);
   }
 
   /** Standard uncertainty of a coefficient. */

@@ -4,7 +4,9 @@ import gotera.fitting.LinearPosterior;
 import gotera.fitting.Mixture;
 import gotera.pressure.law.LeakLaw;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 
 /** The fitted curve as pressures with a band, for drawing. */
 public final class FittedCurve {
@@ -26,28 +28,30 @@ public final class FittedCurve {
       gotera.pressure.trace.Trace window,
       Blocks blocks,
       RateEstimator.Medium medium,
-      LeakLaw law,
+      List<RateEstimator.Part> parts,
       Mixture mixture,
-      double[] taus,
       double pumped,
       double inflation,
       HoldConditions conditions) {
     double first = window.seconds(0);
     double last = window.seconds(window.size() - 1);
     List<Point> points = new ArrayList<>();
-    double driven = 0;
+    Map<LeakLaw, Double> driven = new EnumMap<>(LeakLaw.class);
     double before = first;
     double gauge = blocks.gauge()[0];
     double rated = conditions.rated().kilopascals();
     for (int i = 0; i <= POINTS; i++) {
       double t = first + (last - first) * i / POINTS;
-      driven += law.share(gauge, rated) * (t - before) / 60;
+      for (LeakLaw law : LeakLaw.values()) {
+        driven.merge(law, law.share(gauge, rated) * (t - before) / 60, Double::sum);
+      }
       before = t;
       double mean = 0;
       double square = 0;
-      for (int j = 0; j < taus.length; j++) {
-        double settled = RateEstimator.settling(new double[] {t}, pumped, taus[j])[0];
-        double[] row = {1, driven, settled};
+      for (int j = 0; j < parts.size(); j++) {
+        RateEstimator.Part node = parts.get(j);
+        double settled = RateEstimator.settling(new double[] {t}, pumped, node.tau())[0];
+        double[] row = {1, driven.getOrDefault(node.law(), 0.0), settled};
         LinearPosterior part = mixture.parts().get(j);
         double value = dot(row, part.mean());
         mean += mixture.weights()[j] * value;

@@ -14,6 +14,7 @@ import gotera.quantity.GaugePressure;
 import gotera.quantity.LeakRate;
 import gotera.quantity.Temperature;
 import gotera.quantity.Volume;
+import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 
@@ -35,6 +36,7 @@ import java.util.OptionalDouble;
  * @param acceptance the limit for tight, and the purpose
  * @param makerRule the maker's rule, if there is one
  * @param pumping when pumping ended and from which pressure it started
+ * @param earlier holds of the last hour on the same system, the first first
  * @param disturbedMinutesBefore minutes since a higher pressure, a release or a draw, if any (min)
  * @param closingDraw the draw that closes a sign-off, if made
  * @param window part of the trace to use, if chosen
@@ -54,12 +56,14 @@ public record HoldConditions(
     Acceptance acceptance,
     Optional<MakerRule> makerRule,
     Pumping pumping,
+    List<EarlierHold> earlier,
     OptionalDouble disturbedMinutesBefore,
     Optional<Draw> closingDraw,
     Optional<Window> window) {
 
   /** Refuses pressures and volumes that make no test. */
   public HoldConditions {
+    earlier = List.copyOf(earlier);
     if (!(rated.kilopascals() > 0) || !(limit.pressure().kilopascals() > 0)) {
       throw new IllegalArgumentException("rated and limit pressure must be positive");
     }
@@ -78,6 +82,14 @@ public record HoldConditions(
     /** A tester without a leak of its own, or one never checked. */
     public static final OwnLeak NONE = new OwnLeak(new LeakRate(0), 0);
   }
+
+  /**
+   * What an earlier hold said of the settling.
+   *
+   * @param settled volume that settled (mL)
+   * @param u its standard uncertainty (mL)
+   */
+  public record EarlierHold(double settled, double u) {}
 
   /**
    * The pumping before the hold.

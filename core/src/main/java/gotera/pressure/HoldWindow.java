@@ -7,12 +7,16 @@ import gotera.pressure.trace.TraceEvent;
  * The part of a trace that is the hold: chosen by the user, or from the moment the valve was last
  * shut (else the end of pumping, else the first reading) to the first draw or release after it.
  *
- * <p>Pumped-in air is warm for some seconds and its cooling looks like a loss. So the first {@value
- * #AIR_COOLS} seconds are left out where enough readings remain (our judgement, untested); with few
- * readings by hand each one is needed, and the settling of the model takes it up.
+ * <p>Pumped-in air is warm for some seconds and its cooling looks like a loss. So the first seconds
+ * are left out, as many as the gauge would see it, where enough readings remain; with few readings
+ * by hand each one is needed, and the settling of the model takes it up. That it comes in at most 8
+ * K warmer and cools with a time constant of some 6 s is our judgement, untested.
  */
 final class HoldWindow {
-  private static final double AIR_COOLS = 20; // s
+  private static final double SHORTEST = 20; // s
+  private static final double LONGEST = 60; // s
+  private static final double TIME_CONSTANT = 6; // s
+  private static final double EXCESS = 5.6; // kPa, 8 K at 200 kPa and 290 K
   private static final int ENOUGH = 10; // readings
 
   private HoldWindow() {}
@@ -44,7 +48,10 @@ final class HoldWindow {
     if (whole.size() == 0 || conditions.window().isPresent()) {
       return whole;
     }
-    Trace cooled = whole.between(whole.seconds(0) + AIR_COOLS, Double.POSITIVE_INFINITY);
+    // until what is left of it is half the gauge's noise
+    double seen = TIME_CONSTANT * Math.log(2 * EXCESS / conditions.gauge().noise());
+    double wait = Math.min(LONGEST, Math.max(SHORTEST, seen));
+    Trace cooled = whole.between(whole.seconds(0) + wait, Double.POSITIVE_INFINITY);
     return cooled.size() >= ENOUGH ? cooled : whole;
   }
 }

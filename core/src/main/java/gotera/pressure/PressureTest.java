@@ -32,11 +32,15 @@ import java.util.OptionalDouble;
  * @param conditions everything else
  */
 public record PressureTest(Trace trace, HoldConditions conditions) {
+  /** A reading so soon tells the pressure at which the valve was shut (s; our judgement). */
+  private static final double AT_THE_VALVE = 5;
 
   /** The verdict, from everything known now. */
   public PressureTestResult analyse() {
     Trace whole = HoldWindow.whole(trace, conditions);
-    Trace window = HoldWindow.cooled(whole, conditions);
+    Disturbances quiet =
+        Disturbances.cutOut(HoldWindow.cooled(whole, conditions), conditions.gauge());
+    Trace window = quiet.trace();
     Optional<PressureTestResult.MakerRuleResult> rule =
         conditions.makerRule().map(r -> makerRule(r, whole));
     if (trace.first(TraceEvent.Kind.PLACE_SEEN).isPresent()) {
@@ -63,7 +67,14 @@ public record PressureTest(Trace trace, HoldConditions conditions) {
     RateEstimate estimate = RateEstimator.estimate(window, conditions, temperature);
     PressureTestResult.Rate rate = rate(window, estimate, temperature);
     VerdictRules.Outcome outcome =
-        VerdictRules.judge(failed, window, conditions, temperature, estimate.scatter(), rate);
+        VerdictRules.judge(
+            failed,
+            startPressure(whole),
+            window,
+            conditions,
+            temperature,
+            estimate.scatter(),
+            rate);
     return new PressureTestResult(
         RateEstimator.VERSION,
         outcome.kind(),
@@ -72,6 +83,7 @@ public record PressureTest(Trace trace, HoldConditions conditions) {
         OptionalDouble.empty(),
         rule,
         used(window),
+        quiet.found(),
         estimate.curve());
   }
 
@@ -126,11 +138,12 @@ public record PressureTest(Trace trace, HoldConditions conditions) {
     DecisionLimits limits = new DecisionLimits(new Budget(additive).total(), r, thermal, k);
     return new PressureTestResult.Rate(
         estimate.law(),
+        estimate.laws(),
         q,
         new Budget(all),
         limits,
         limits.critical() + slowCreep(window),
-        window.gauge(window.size() - 1),
+        endPressure(window, estimate),
         meanPressure(window),
         compliance,
         system,
@@ -139,6 +152,7 @@ public record PressureTest(Trace trace, HoldConditions conditions) {
         temperature.uncertainty(),
         temperature.measured(),
         estimate.settled(),
+        !settledBefore(estimate.settled()),
         q > 0
             ? OptionalDouble.of(
                 EquivalentHole.diameter(
@@ -158,12 +172,46 @@ public record PressureTest(Trace trace, HoldConditions conditions) {
   }
 
   /**
-   * Creep slower than the test looks like a leak of 0.02·C_h·Δp per 10 minutes on a first hold (our
-   * judgement, untested) (mL/min).
+   * Creep slower than the test looks like a leak of 0.02·C_h·Δp per 10 minutes on a first hold,
+   * half of it on a second (our judgement, untested) (mL/min).
    */
   private double slowCreep(Trace window) {
     double step = Math.max(0, window.gauge(0) - conditions.pumping().from().kilopascals());
-    return 0.002 * conditions.airAndHoses().hose() * step;
+    double first = 0.002 * conditions.airAndHoses().hose() * step;
+    return conditions.earlier().isEmpty() ? first : first / 2;
+  }
+
+  /**
+   * Whether pumping up again told settling from a leak that shuts: settling is mostly used up the
+   * second time, a leak repeats. At most half of what settled before (our judgement, untested).
+   */
+  private boolean settledBefore(double settled) {
+    return conditions.earlier().stream()
+        .anyMatch(e -> e.settled() > 2 * e.u() && settled <= e.settled() / 2);
+  }
+
+  /**
+   * What the gauge showed when the valve was shut: the first reading after it, or one just before
+   * it if that was higher. Where nobody read it then, a leak may have shut before the first
+   * reading, and the rated pressure stands in (kPa).
+   */
+  private double startPressure(Trace whole) {
+    double first = whole.seconds(0);
+    double shut =
+        trace
+            .last(TraceEvent.Kind.VALVE_SHUT)
+            .map(TraceEvent::seconds)
+            .orElse(conditions.pumping().until().orElse(first));
+    double read =
+        Math.max(whole.gauge(0), trace.between(shut - AT_THE_VALVE, first).highest().orElse(0.0));
+    return first - shut <= AT_THE_VALVE ? read : Math.max(read, conditions.rated().kilopascals());
+  }
+
+  /** The lower of the last reading and the fitted curve's end: one reading may be luck (kPa). */
+  private static double endPressure(Trace window, RateEstimate estimate) {
+    double last = window.gauge(window.size() - 1);
+    List<FittedCurve.Point> curve = estimate.curve();
+    return curve.isEmpty() ? last : Math.min(last, curve.get(curve.size() - 1).gauge());
   }
 
   /** Mean gauge pressure over the time of the window (kPa). */
@@ -229,6 +277,7 @@ public record PressureTest(Trace trace, HoldConditions conditions) {
         lowerBound,
         rule,
         used(window),
+        List.of(),
         List.of());
   }
 

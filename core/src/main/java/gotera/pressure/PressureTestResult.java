@@ -21,6 +21,7 @@ import java.util.OptionalDouble;
  * @param lowerBound for a gross leak, what it loses at least at the pressure it kept (mL/min)
  * @param makerRule the maker's rule, if there is one
  * @param window the part of the trace that was used, if any was
+ * @param disturbances parts cut out of it because someone leaned on a hose
  * @param curve the fitted curve, empty where nothing was fitted
  */
 public record PressureTestResult(
@@ -31,12 +32,19 @@ public record PressureTestResult(
     OptionalDouble lowerBound,
     Optional<MakerRuleResult> makerRule,
     Optional<HoldConditions.Window> window,
+    List<HoldConditions.Window> disturbances,
     List<FittedCurve.Point> curve) {
+  /** What was stored before disturbances were looked for has none. */
+  @SuppressWarnings("NullAway") // a stored answer may lack the member
+  public PressureTestResult {
+    disturbances = disturbances == null ? List.of() : List.copyOf(disturbances);
+  }
 
   /**
    * The leak rate and what it rests on.
    *
-   * @param law law of the leak
+   * @param law the most probable law of the leak
+   * @param laws how probable each law is; empty in verdicts stored before there were several
    * @param rate the rate at the rated pressure, q (mL/min); negative is legal
    * @param budget its uncertainty
    * @param limits the decision limits
@@ -50,10 +58,13 @@ public record PressureTestResult(
    * @param driftU its standard uncertainty (K/min)
    * @param driftMeasured whether a thermometer gave it
    * @param settled volume that settled within the window (mL)
+   * @param onlyUpToEnd whether a tight verdict holds only up to the end pressure: a leak that shuts
+   *     with falling pressure looks like settling until a second pump-up tells them apart
    * @param hole diameter of a hole that leaks as much (mm), for a positive rate
    */
   public record Rate(
       LeakLaw law,
+      List<LeakLaw.Weight> laws,
       double rate,
       Budget budget,
       DecisionLimits limits,
@@ -67,7 +78,14 @@ public record PressureTestResult(
       double driftU,
       boolean driftMeasured,
       double settled,
+      boolean onlyUpToEnd,
       OptionalDouble hole) {
+    /** What was stored without them has no weights. */
+    @SuppressWarnings("NullAway") // a stored answer may lack the member
+    public Rate {
+      laws = laws == null ? List.of() : List.copyOf(laws);
+    }
+
     /** Standard uncertainty u (mL/min). */
     public double u() {
       return budget.total();

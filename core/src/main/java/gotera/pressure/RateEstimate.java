@@ -6,7 +6,8 @@ import java.util.List;
 /**
  * What the curve alone says, before the other sources of uncertainty are added.
  *
- * @param law law of the leak
+ * @param law the most probable law of the leak
+ * @param laws how probable each law is
  * @param rate leak rate at the rated pressure, q (mL/min); may be negative
  * @param fitU standard uncertainty of the fit, not yet inflated by the scatter (mL/min)
  * @param settled volume that settled within the window (mL)
@@ -16,6 +17,7 @@ import java.util.List;
  */
 record RateEstimate(
     LeakLaw law,
+    List<LeakLaw.Weight> laws,
     double rate,
     double fitU,
     double settled,

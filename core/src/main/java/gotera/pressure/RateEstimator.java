@@ -9,7 +9,11 @@ import gotera.pressure.trace.TemperatureTrack;
 import gotera.pressure.trace.Trace;
 import gotera.quantity.Temperature;
 import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
+import java.util.Objects;
 
 /**
  * Turns the curve of a hold into a leak rate at the rated pressure.
@@ -18,22 +22,22 @@ import java.util.List;
  * linear: V_lost(t) = o + q·G(t) + A·(1 − e^(−(t − t_pump)/τ)) + noise, with G the integral of the
  * leak's drive over time. For each τ on a grid the posterior of (o, q, A) is exact, A being
  * positive unless the hoses recover from an earlier higher pressure; the grid is mixed by evidence.
- * Cost: one 3 × 3 solve per node and a pass over at most {@value #LONGEST} block averages. Settling
- * always stays in the model: dropping it would turn creep into a leak.
- *
- * <p>This version knows one law, the seep. Other laws enter as further parts of the mixture.
+ * Cost: one 3 × 3 solve per node and law and a pass over at most {@value #LONGEST} block averages.
+ * Settling always stays in the model: dropping it would turn creep into a leak. Each law of leaking
+ * is a further row of the grid, with the same number of parameters, and equally probable
+ * beforehand.
  */
 final class RateEstimator {
   /** Version stored with every verdict. */
-  static final String VERSION = "seep-1";
+  static final String VERSION = "laws-2";
 
   private static final int LONGEST = 400;
   private static final int NODES = 31;
   private static final double GRID_HALF_WIDTH = 3; // standard deviations of the prior
   // settling: time constant about 80 s (log-normal, 0.8), size 0.12·C_h·p_step + 0.004·V_g
   // (our judgement, untested)
-  private static final double LOG_TAU = Math.log(80);
-  private static final double LOG_TAU_SD = 0.8;
+  static final double LOG_TAU = Math.log(80);
+  static final double LOG_TAU_SD = 0.8;
   private static final double CREEP_SHARE = 0.12;
   private static final double GAS_SHARE = 0.004;
 
@@ -50,7 +54,6 @@ final class RateEstimator {
       Trace window, HoldConditions conditions, TemperatureTrack temperature) {
     Blocks blocks = Blocks.of(window, LONGEST, conditions.gauge().noise());
     Medium medium = Medium.of(window, conditions, temperature);
-    LeakLaw law = LeakLaw.SEEP;
     int n = blocks.size();
     double[] lost = new double[n];
     double[] sd = new double[n];
@@ -58,38 +61,84 @@ final class RateEstimator {
       lost[i] = medium.lost(blocks.seconds()[i], blocks.gauge()[i]);
       sd[i] = blocks.noise()[i] * medium.perKilopascal(blocks.seconds()[i], blocks.gauge()[i]);
     }
-    double[] driven = driven(blocks, law, conditions.rated().kilopascals());
     double pumped = conditions.pumping().until().orElse(window.seconds(0));
     double step = Math.max(1, blocks.gauge()[0] - conditions.pumping().from().kilopascals());
     double scale =
-        CREEP_SHARE * conditions.airAndHoses().hose() * step
-            + GAS_SHARE * conditions.airAndHoses().trappedAir().millilitres();
+        settlingScale(
+            conditions.airAndHoses().hose(),
+            conditions.airAndHoses().trappedAir().millilitres(),
+            step);
     boolean settlingPositive = conditions.disturbedMinutesBefore().isEmpty();
 
-    List<LinearPosterior> parts = new ArrayList<>();
-    double[] logPriors = new double[NODES];
-    double[] taus = new double[NODES];
+    Map<LeakLaw, double[]> driven = new EnumMap<>(LeakLaw.class);
+    for (LeakLaw law : LeakLaw.values()) {
+      driven.put(law, driven(blocks, law, conditions.rated().kilopascals()));
+    }
+    List<LinearPosterior> posteriors = new ArrayList<>();
+    List<Part> parts = new ArrayList<>();
+    double[] logPriors = new double[NODES * LeakLaw.values().length];
     for (int j = 0; j < NODES; j++) {
       double z = GRID_HALF_WIDTH * (2.0 * j / (NODES - 1) - 1);
-      taus[j] = Math.exp(LOG_TAU + LOG_TAU_SD * z);
-      logPriors[j] = -0.5 * z * z;
-      double[][] columns = {ones(n), driven, settling(blocks.seconds(), pumped, taus[j])};
-      parts.add(LinearPosterior.of(new LinearProblem(columns, lost, sd, scale, settlingPositive)));
+      double tau = Math.exp(LOG_TAU + LOG_TAU_SD * z);
+      double[] settling = settling(blocks.seconds(), pumped, tau);
+      for (LeakLaw law : LeakLaw.values()) {
+        logPriors[parts.size()] = -0.5 * z * z;
+        parts.add(new Part(law, tau));
+        double[][] columns = {ones(n), column(driven, law), settling};
+        posteriors.add(
+            LinearPosterior.of(new LinearProblem(columns, lost, sd, scale, settlingPositive)));
+      }
     }
-    Mixture mixture = Mixture.of(parts, logPriors);
-    int best = mixture.best();
-    double[][] bestColumns = {ones(n), driven, settling(blocks.seconds(), pumped, taus[best])};
-    Scatter scatter = Scatter.of(bestColumns, parts.get(best).mean(), lost, sd);
+    Mixture mixture = Mixture.of(posteriors, logPriors);
+    Part best = parts.get(mixture.best());
+    double[][] bestColumns = {
+      ones(n), column(driven, best.law()), settling(blocks.seconds(), pumped, best.tau())
+    };
+    Scatter scatter = Scatter.of(bestColumns, posteriors.get(mixture.best()).mean(), lost, sd);
     double minutes = (blocks.seconds()[n - 1] - blocks.seconds()[0]) / 60;
+    List<LeakLaw.Weight> laws = weights(mixture, parts);
+    double meanDrive = 0;
+    for (LeakLaw.Weight weight : laws) {
+      meanDrive += weight.probability() * column(driven, weight.law())[n - 1] / minutes;
+    }
     return new RateEstimate(
-        law,
+        laws.get(0).law(),
+        laws,
         mixture.mean(1),
         mixture.sd(1),
-        mixture.mean(2) * meanSettled(mixture, taus, blocks, pumped),
+        mixture.mean(2) * meanSettled(mixture, parts, blocks, pumped),
         scatter,
-        driven[n - 1] / minutes,
+        meanDrive,
         FittedCurve.of(
-            window, blocks, medium, law, mixture, taus, pumped, scatter.inflation(), conditions));
+            window, blocks, medium, parts, mixture, pumped, scatter.inflation(), conditions));
+  }
+
+  /** A node of the grid. */
+  record Part(LeakLaw law, double tau) {}
+
+  /**
+   * Standard deviation of the settling before it is cut at zero, 0.12·C_h·p_step + 0.004·V_g (mL).
+   *
+   * @param step pressure step of the pumping (kPa)
+   */
+  static double settlingScale(double hose, double air, double step) {
+    return CREEP_SHARE * hose * step + GAS_SHARE * air;
+  }
+
+  /** Probability of each law, the most probable first. */
+  private static List<LeakLaw.Weight> weights(Mixture mixture, List<Part> parts) {
+    Map<LeakLaw, Double> sums = new EnumMap<>(LeakLaw.class);
+    for (int i = 0; i < parts.size(); i++) {
+      sums.merge(parts.get(i).law(), mixture.weights()[i], Double::sum);
+    }
+    return sums.entrySet().stream()
+        .map(e -> new LeakLaw.Weight(e.getKey(), e.getValue()))
+        .sorted(Comparator.comparingDouble(LeakLaw.Weight::probability).reversed())
+        .toList();
+  }
+
+  private static double[] column(Map<LeakLaw, double[]> driven, LeakLaw law) {
+    return Objects.requireNonNull(driven.get(law));
   }
 
   /** Integral of the drive relative to the rated pressure, by the trapezoidal rule (min). */
@@ -113,12 +162,13 @@ final class RateEstimator {
   }
 
   /** Share of the settling that happened within the window. */
-  private static double meanSettled(Mixture mixture, double[] taus, Blocks blocks, double pumped) {
+  private static double meanSettled(
+      Mixture mixture, List<Part> parts, Blocks blocks, double pumped) {
     double share = 0;
     double first = blocks.seconds()[0];
     double last = blocks.seconds()[blocks.size() - 1];
-    for (int j = 0; j < taus.length; j++) {
-      double[] s = settling(new double[] {first, last}, pumped, taus[j]);
+    for (int j = 0; j < parts.size(); j++) {
+      double[] s = settling(new double[] {first, last}, pumped, parts.get(j).tau());
       share += mixture.weights()[j] * (s[1] - s[0]);
     }
     return share;

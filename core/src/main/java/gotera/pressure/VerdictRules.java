@@ -24,9 +24,11 @@ final class VerdictRules {
   private static final double WARMEST = 45; // °C
   private static final double RISING = 2.5; // multiples of u0
   private static final double MEAN_SHARE = 0.8; // of the rated pressure
-  private static final double END_SHARE = 0.95; // of the start pressure
+  static final double END_SHARE = 0.95; // of the pressure when the valve was shut
   private static final double MOST_UNSURE_COMPLIANCE = 0.15;
   private static final double RECOVERY_MINUTES = 30;
+  // a needle may stick by so much: what moves it less must be shown to move it at all
+  private static final double NEEDLE_STICKS = 8; // kPa
   private static final double CLOSING_SIGMAS = 2.5;
   private static final double CLOSING_VOLUME_U = 0.2; // mL, a small syringe
 
@@ -63,8 +65,15 @@ final class VerdictRules {
     return failed;
   }
 
+  /**
+   * The verdict on a rate.
+   *
+   * @param start gauge pressure when the valve was shut (kPa); a leak that shuts with falling
+   *     pressure may have fallen before the window begins
+   */
   static Outcome judge(
       List<Reason> failed,
+      double start,
       Trace window,
       HoldConditions conditions,
       TemperatureTrack temperature,
@@ -88,7 +97,7 @@ final class VerdictRules {
       }
       missing.add(withinSteps.get());
     }
-    missing.addAll(missingForTight(window, conditions, scatter, rate));
+    missing.addAll(missingForTight(start, window, conditions, scatter, rate));
     return missing.isEmpty()
         ? new Outcome(VerdictKind.TIGHT, List.of())
         : new Outcome(VerdictKind.NOT_PROVEN, List.copyOf(missing));
@@ -103,7 +112,11 @@ final class VerdictRules {
   }
 
   private static List<Reason> missingForTight(
-      Trace window, HoldConditions conditions, Scatter scatter, PressureTestResult.Rate rate) {
+      double start,
+      Trace window,
+      HoldConditions conditions,
+      Scatter scatter,
+      PressureTestResult.Rate rate) {
     List<Reason> missing = new ArrayList<>();
     double accepted = conditions.acceptance().limit();
     double thermalU = rate.budget().of(Source.TEMPERATURE);
@@ -128,14 +141,15 @@ final class VerdictRules {
       missing.add(
           Reason.of(Code.PRESSURE_TOO_LOW, rate.meanPressure(), conditions.rated().kilopascals()));
     }
-    if (rate.endPressure() < END_SHARE * window.gauge(0)) {
-      missing.add(Reason.of(Code.FELL_TOO_FAR, rate.endPressure(), window.gauge(0)));
+    if (rate.endPressure() < END_SHARE * start) {
+      missing.add(Reason.of(Code.FELL_TOO_FAR, rate.endPressure(), start));
     }
-    missing.addAll(missingProofs(window, conditions));
+    missing.addAll(missingProofs(window, conditions, rate.compliance()));
     return missing;
   }
 
-  private static List<Reason> missingProofs(Trace window, HoldConditions conditions) {
+  private static List<Reason> missingProofs(
+      Trace window, HoldConditions conditions, double compliance) {
     List<Reason> missing = new ArrayList<>();
     AirAndHoses system = conditions.airAndHoses();
     if (system.source() != AirAndHoses.Source.MEASURED) {
@@ -153,10 +167,17 @@ final class VerdictRules {
             });
     if (conditions.closingDraw().isPresent()) {
       closingDraw(window, conditions, conditions.closingDraw().get()).ifPresent(missing::add);
-    } else if (conditions.acceptance().purpose() == Purpose.SIGN_OFF) {
+    } else if (conditions.acceptance().purpose() == Purpose.SIGN_OFF
+        || wouldMove(window, conditions, compliance) < NEEDLE_STICKS) {
       missing.add(Reason.of(Code.CLOSING_DRAW_MISSING));
     }
     return missing;
+  }
+
+  /** How far a leak at the acceptance limit would have moved the gauge (kPa). */
+  private static double wouldMove(Trace window, HoldConditions conditions, double compliance) {
+    double minutes = (window.seconds(window.size() - 1) - window.seconds(0)) / 60;
+    return conditions.acceptance().limit() * minutes / compliance;
   }
 
   /** The closing draw must give the step that the computation predicts. */

@@ -21,6 +21,8 @@ public record StandInVehicle(SystemUnderTest system, List<Leak> leaks, Instrumen
   private static final double STEP = 0.25; // s
   private static final double AIR_COOLS = 6; // s
   private static final double ATMOSPHERE = 101.325; // kPa
+  private static final double SQUEEZE = 6; // kPa
+  private static final double SQUEEZED_FOR = 8; // s
 
   /**
    * The filled system.
@@ -48,7 +50,7 @@ public record StandInVehicle(SystemUnderTest system, List<Leak> leaks, Instrumen
    * @param atRated rate at the rated pressure (mL/min)
    * @param rated the rated pressure (kPa)
    * @param exponent 1 for a seep, 0.5 for an orifice
-   * @param shutsBelow pressure below which it closes (kPa)
+   * @param shutsBelow pressure below which it closes, its rate following what is above (kPa)
    */
   public record Leak(double atRated, double rated, double exponent, double shutsBelow) {
     /** A seep: rate in proportion to pressure. */
@@ -61,8 +63,15 @@ public record StandInVehicle(SystemUnderTest system, List<Leak> leaks, Instrumen
       return new Leak(atRated, rated, 0.5, 0);
     }
 
+    /** A leak that shuts with falling pressure: a cap, a valve, a lip. */
+    public static Leak shutting(double atRated, double rated, double below) {
+      return new Leak(atRated, rated, 1, below);
+    }
+
     double at(double gauge) {
-      return gauge <= shutsBelow ? 0 : atRated * Math.pow(gauge / rated, exponent);
+      return gauge <= shutsBelow
+          ? 0
+          : atRated * Math.pow((gauge - shutsBelow) / (rated - shutsBelow), exponent);
     }
   }
 
@@ -73,9 +82,20 @@ public record StandInVehicle(SystemUnderTest system, List<Leak> leaks, Instrumen
    * @param gaugeNoise standard deviation of its readings (kPa)
    * @param thermometerStep resolution of the thermometer (K); 0 for none
    * @param thermometerNoise standard deviation of its readings (K)
+   * @param sticks how far the pressure must have moved before the needle follows (kPa); 0: it does
    */
   public record Instruments(
-      double gaugeStep, double gaugeNoise, double thermometerStep, double thermometerNoise) {}
+      double gaugeStep,
+      double gaugeNoise,
+      double thermometerStep,
+      double thermometerNoise,
+      double sticks) {
+    /** Instruments whose needle is free. */
+    public Instruments(
+        double gaugeStep, double gaugeNoise, double thermometerStep, double thermometerNoise) {
+      this(gaugeStep, gaugeNoise, thermometerStep, thermometerNoise, 0);
+    }
+  }
 
   /**
    * A hold to simulate.
@@ -86,6 +106,7 @@ public record StandInVehicle(SystemUnderTest system, List<Leak> leaks, Instrumen
    * @param every time between readings (s)
    * @param celsius temperature at the start (°C)
    * @param kelvinPerMinute drift (K/min)
+   * @param squeezedAt when someone leans on a hose for some seconds (s); infinite: nobody does
    */
   public record Hold(
       double pumpTo,
@@ -93,13 +114,42 @@ public record StandInVehicle(SystemUnderTest system, List<Leak> leaks, Instrumen
       double holdSeconds,
       double every,
       double celsius,
-      double kelvinPerMinute) {}
+      double kelvinPerMinute,
+      double squeezedAt) {
+    /** A hold that nobody disturbs. */
+    public Hold(
+        double pumpTo,
+        double pumpSeconds,
+        double holdSeconds,
+        double every,
+        double celsius,
+        double kelvinPerMinute) {
+      this(
+          pumpTo,
+          pumpSeconds,
+          holdSeconds,
+          every,
+          celsius,
+          kelvinPerMinute,
+          Double.POSITIVE_INFINITY);
+    }
+  }
 
-  /** What happened, and what truly left: the trace and the truth behind it. */
-  public record Outcome(Trace trace, double lost, double gasAtHold, double truePressure) {}
+  /**
+   * What happened, and the truth behind it.
+   *
+   * @param trace what the instruments showed
+   * @param lost what truly left during the hold (mL)
+   * @param gasAtHold trapped gas when the valve was shut (mL)
+   * @param truePressure gauge pressure at the end (kPa)
+   * @param draws what the gauge showed before and after each draw (kPa)
+   */
+  public record Outcome(
+      Trace trace, double lost, double gasAtHold, double truePressure, double[][] draws) {}
 
-  /** Runs a hold. */
-  public Outcome run(Hold hold, Random random) {
+  /** Runs a hold and lets measured volumes out after it, one after the other (mL). */
+  public Outcome run(Hold hold, Random random, double... draws) {
+    Needle needle = new Needle(instruments, random);
     State state = new State(system, hold.celsius());
     Trace.Builder trace = Trace.builder();
     double nextReading = 0;
@@ -115,10 +165,13 @@ public record StandInVehicle(SystemUnderTest system, List<Leak> leaks, Instrumen
         gasAtHold = state.gas;
         lostAtHold = state.lost;
       }
+      if (t >= hold.pumpSeconds() && t < hold.pumpSeconds() + STEP) {
+        nextReading = t; // whoever shuts the valve reads the gauge
+      }
       if (t >= nextReading - 1e-9) {
         trace.reading(
             t,
-            shown(state.gauge, instruments.gaugeNoise(), instruments.gaugeStep(), random),
+            needle.shows(state.gauge + squeezed(hold, t)),
             instruments.thermometerStep() > 0
                 ? shown(
                     state.liquidCelsius,
@@ -130,26 +183,47 @@ public record StandInVehicle(SystemUnderTest system, List<Leak> leaks, Instrumen
       }
       state.advance(system, leaks, hold.kelvinPerMinute());
     }
-    return new Outcome(trace.build(), state.lost - lostAtHold, gasAtHold, state.gauge);
+    double lost = state.lost - lostAtHold;
+    double end = state.gauge;
+    double[][] shown = new double[draws.length][];
+    for (int i = 0; i < draws.length; i++) {
+      double before = needle.shows(state.gauge);
+      state.lost += draws[i];
+      state.settle(system);
+      shown[i] = new double[] {before, needle.shows(state.gauge)};
+    }
+    return new Outcome(trace.build(), lost, gasAtHold, end, shown);
+  }
+
+  /** Someone leans on a hose: so much more pressure (kPa). */
+  private static double squeezed(Hold hold, double t) {
+    return t >= hold.squeezedAt() && t < hold.squeezedAt() + SQUEEZED_FOR ? SQUEEZE : 0;
+  }
+
+  /** A needle with noise, steps, and perhaps friction. */
+  private static final class Needle {
+    private final Instruments instruments;
+    private final Random random;
+    private double stands;
+
+    Needle(Instruments instruments, Random random) {
+      this.instruments = instruments;
+      this.random = random;
+    }
+
+    double shows(double gauge) {
+      if (Math.abs(gauge - stands) > instruments.sticks()) {
+        stands = gauge;
+      }
+      return shown(stands, instruments.gaugeNoise(), instruments.gaugeStep(), random);
+    }
   }
 
   /**
    * Lets a measured volume out of the system at the end of a hold; returns gauge before and after.
    */
   public double[] draw(Hold hold, double millilitres, Random random) {
-    State state = new State(system, hold.celsius());
-    for (double t = 0; t <= hold.pumpSeconds(); t += STEP) {
-      state.pumpTo(hold.pumpTo() * Math.min(1, t / hold.pumpSeconds()), system);
-      state.advance(system, leaks, hold.kelvinPerMinute());
-    }
-    for (double t = 0; t < hold.holdSeconds(); t += STEP) {
-      state.advance(system, leaks, hold.kelvinPerMinute());
-    }
-    double before = shown(state.gauge, instruments.gaugeNoise(), instruments.gaugeStep(), random);
-    state.lost += millilitres;
-    state.settle(system);
-    double after = shown(state.gauge, instruments.gaugeNoise(), instruments.gaugeStep(), random);
-    return new double[] {before, after};
+    return run(hold, random, millilitres).draws()[0];
   }
 
   private static double shown(double value, double noise, double step, Random random) {
@@ -197,18 +271,13 @@ public record StandInVehicle(SystemUnderTest system, List<Leak> leaks, Instrumen
 
     /** Finds the pressure at which the gas fills just the room that is left to it. */
     void settle(SystemUnderTest system) {
-      double low = -90;
-      double high = 1000;
-      for (int i = 0; i < 60; i++) {
-        double p = (low + high) / 2;
-        double wanted = moles * gasKelvin() / (p + ATMOSPHERE - vapour(system));
-        if (wanted > room(system, p)) {
-          low = p;
-        } else {
-          high = p;
-        }
-      }
-      gauge = (low + high) / 2;
+      // (a + h·p)·(p + A) = n·T, with a the room at gauge zero and A the dry pressure there
+      double a = room(system, 0);
+      double h = system.hoseAtOnce();
+      double dry = ATMOSPHERE - vapour(system);
+      double b = a + h * dry;
+      double c = a * dry - moles * gasKelvin();
+      gauge = h == 0 ? -c / a : (-b + Math.sqrt(b * b - 4 * h * c)) / (2 * h);
       gas = room(system, gauge);
     }
 

@@ -60,6 +60,7 @@ final class Holds {
         new Acceptance(Purpose.REPAIR, 0.3),
         Optional.empty(),
         new HoldConditions.Pumping(OptionalDouble.of(20), new GaugePressure(0)),
+        List.of(),
         OptionalDouble.empty(),
         Optional.empty(),
         Optional.empty());
@@ -67,9 +68,20 @@ final class Holds {
 
   static PressureTestResult analyse(double leak, double minutes, double every, Random random) {
     StandInVehicle vehicle = vehicle(leak, 120);
-    StandInVehicle.Outcome outcome = vehicle.run(minutes(minutes, every), random);
+    StandInVehicle.Outcome outcome = vehicle.run(minutes(minutes, every), random, 2);
+    double[] closing = outcome.draws()[0];
     double error = 1 + 0.04 * random.nextGaussian();
-    return new PressureTest(outcome.trace(), conditions(outcome.gasAtHold(), error)).analyse();
+    HoldConditions conditions =
+        edited(
+            conditions(outcome.gasAtHold(), error),
+            e ->
+                e.closingDraw =
+                    Optional.of(
+                        new Draw(
+                            new Volume(2),
+                            new GaugePressure(closing[0]),
+                            new GaugePressure(closing[1]))));
+    return new PressureTest(outcome.trace(), conditions).analyse();
   }
 
   /** The same hold with something changed. */
@@ -88,6 +100,7 @@ final class Holds {
     Optional<MakerRule> makerRule;
     double pumpedUntil;
     Optional<Draw> closingDraw;
+    List<HoldConditions.EarlierHold> earlier;
 
     private Edit(HoldConditions c) {
       this.c = c;
@@ -97,6 +110,7 @@ final class Holds {
       makerRule = c.makerRule();
       pumpedUntil = c.pumping().until().orElse(0);
       closingDraw = c.closingDraw();
+      earlier = c.earlier();
     }
 
     private HoldConditions done() {
@@ -115,6 +129,7 @@ final class Holds {
           acceptance,
           makerRule,
           new HoldConditions.Pumping(OptionalDouble.of(pumpedUntil), c.pumping().from()),
+          earlier,
           c.disturbedMinutesBefore(),
           closingDraw,
           c.window());

@@ -93,7 +93,7 @@ class VerdictRulesTests {
       Close.to("from (s)", whole.seconds(0), 300, 0);
       Close.to("to (s)", whole.seconds(whole.size() - 1), 900, 0);
       Trace cooled = HoldWindow.cooled(whole, Holds.conditions(80, 1));
-      Close.to("cooled from (s)", cooled.seconds(0), 320, 0);
+      Close.to("cooled from (s)", cooled.seconds(0), 340, 0);
     }
 
     @Test
@@ -140,6 +140,7 @@ class VerdictRulesTests {
                 c.acceptance(),
                 c.makerRule(),
                 c.pumping(),
+                List.of(),
                 disturbed,
                 Optional.empty(),
                 Optional.empty()))

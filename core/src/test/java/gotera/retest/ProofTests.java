@@ -67,6 +67,7 @@ class ProofTests {
     PressureTestResult.Rate r =
         new PressureTestResult.Rate(
             LeakLaw.SEEP,
+            List.of(new LeakLaw.Weight(LeakLaw.SEEP, 1)),
             rate,
             new Budget(List.of(new Contribution(Contribution.Source.FIT, u))),
             new DecisionLimits(u, 0.05, 0, DecisionLimits.K),
@@ -80,6 +81,7 @@ class ProofTests {
             0.01,
             true,
             1,
+            true,
             OptionalDouble.empty());
     return new PressureTestResult(
         "test",
@@ -91,6 +93,7 @@ class ProofTests {
         OptionalDouble.empty(),
         Optional.empty(),
         Optional.empty(),
+        List.of(),
         List.<FittedCurve.Point>of());
   }
 }

@@ -8,6 +8,9 @@ import gotera.pressure.HoldConditions;
 import gotera.pressure.compliance.AirAndHoses;
 import gotera.pressure.compliance.Draw;
 import gotera.pressure.compliance.Geometry;
+import gotera.pressure.compliance.MeasuredCompliance;
+import gotera.pressure.compliance.MeasuredCompliance.HosePrior;
+import gotera.pressure.compliance.Strokes;
 import gotera.pressure.trace.Gauge;
 import gotera.pressure.trace.Soak;
 import gotera.pressure.trace.Thermometer;
@@ -23,6 +26,7 @@ import gotera.quantity.Temperature;
 import gotera.quantity.Volume;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 
 /**
@@ -37,6 +41,8 @@ public record HoldDefaults(HoldConditions conditions, List<String> assumed) {
   private static final GaugeMember COARSE =
       new GaugeMember(3.4, 1.0, OptionalDouble.empty(), OptionalDouble.empty(), true);
 
+  private static final double ROOM = 20; // °C
+  private static final double HALF = 0.5;
   private static final double ZERO_DRIFT = 0.1;
   private static final double HOSE_RELATIVE_U = 0.3;
 
@@ -66,9 +72,9 @@ public record HoldDefaults(HoldConditions conditions, List<String> assumed) {
             rated,
             new TestLimit(limit, source(d)),
             atmosphere,
-            Temperature.ofCelsius(or(d.ambientC(), 20, "ambient_c", assumed)),
+            Temperature.ofCelsius(or(d.ambientC(), ROOM, "ambient_c", assumed)),
             new Volume(d.liquidMl()),
-            new CoolantMixture(or(d.strength(), 0.5, "strength", assumed)),
+            new CoolantMixture(or(d.strength(), HALF, "strength", assumed)),
             airAndHoses(d, start, atmosphere, gauge, assumed),
             gauge,
             d.thermometer().map(t -> new Thermometer(t.resolutionC(), t.repeatabilityC())),
@@ -83,6 +89,9 @@ public record HoldDefaults(HoldConditions conditions, List<String> assumed) {
                         new MakerRule(
                             new GaugePressure(r.pressureKpa()), r.minutes(), r.dropKpa())),
             pumping(d, trace, assumed),
+            d.earlier().stream()
+                .map(e -> new HoldConditions.EarlierHold(e.settledMl(), e.u()))
+                .toList(),
             d.releasedBeforeMin(),
             d.closingDraw().map(HoldDefaults::draw),
             d.windowS().map(w -> new HoldConditions.Window(w.get(0), w.get(1))));
@@ -126,14 +135,21 @@ public record HoldDefaults(HoldConditions conditions, List<String> assumed) {
       Gauge gauge,
       List<String> assumed) {
     HoldDescription.Compliance c = d.compliance();
-    double hose = or(c.hoseMlPerKpa(), Geometry.USUAL_HOSE, "compliance.hose_ml_per_kpa", assumed);
-    if (c.draw().isPresent()) {
-      return draw(c.draw().get())
-          .airAndHoses(hose, HOSE_RELATIVE_U * hose, start, atmosphere, gauge.noise());
+    int measurements = c.draws().size() + c.strokes().map(s -> s.readings().size()).orElse(0);
+    if (measurements > 0) {
+      Temperature ambient = Temperature.ofCelsius(d.ambientC().orElse(ROOM));
+      AbsolutePressure dry =
+          new AbsolutePressure(
+              start.above(atmosphere).kilopascals()
+                  - new CoolantMixture(d.strength().orElse(HALF))
+                      .vapourPressure(ambient)
+                      .kilopascals());
+      return measured(c, hosePrior(c, measurements, assumed), start, atmosphere, ambient, gauge)
+          .airAndHoses(dry);
     }
     return new AirAndHoses(
         new Volume(c.trappedAirMl().orElseThrow()),
-        hose,
+        or(c.hoseMlPerKpa(), Geometry.USUAL_HOSE, "compliance.hose_ml_per_kpa", assumed),
         or(
             c.relativeUncertainty(),
             Geometry.RELATIVE_UNCERTAINTY,
@@ -142,9 +158,50 @@ public record HoldDefaults(HoldConditions conditions, List<String> assumed) {
         c.measured() ? AirAndHoses.Source.MEASURED : AirAndHoses.Source.GEOMETRY);
   }
 
+  /** One measurement needs an estimate of the hoses; several find both, and use one if given. */
+  private static Optional<HosePrior> hosePrior(
+      HoldDescription.Compliance c, int measurements, List<String> assumed) {
+    if (c.hoseMlPerKpa().isEmpty() && measurements > 1) {
+      return Optional.empty();
+    }
+    double hose = or(c.hoseMlPerKpa(), Geometry.USUAL_HOSE, "compliance.hose_ml_per_kpa", assumed);
+    return Optional.of(new HosePrior(hose, HOSE_RELATIVE_U * hose));
+  }
+
+  private static MeasuredCompliance measured(
+      HoldDescription.Compliance c,
+      Optional<HosePrior> prior,
+      GaugePressure start,
+      AbsolutePressure atmosphere,
+      Temperature ambient,
+      Gauge gauge) {
+    if (c.strokes().isPresent()) {
+      HoldDescription.StrokesMember s = c.strokes().get();
+      Strokes strokes =
+          new Strokes(
+              new Volume(s.strokeMl()),
+              Strokes.USUAL_RELATIVE_U,
+              new GaugePressure(s.startKpa()),
+              ambient,
+              ambient,
+              s.readings().stream()
+                  .map(r -> new Strokes.Reading(r.count(), new GaugePressure(r.gaugeKpa())))
+                  .toList());
+      return MeasuredCompliance.fromStrokes(strokes, prior, start, atmosphere, gauge.noise());
+    }
+    return MeasuredCompliance.fromDraws(
+        c.draws().stream().map(HoldDefaults::draw).toList(),
+        prior,
+        start,
+        atmosphere,
+        gauge.noise());
+  }
+
   private static Draw draw(DrawMember d) {
     return new Draw(
-        new Volume(d.ml()), new GaugePressure(d.beforeKpa()), new GaugePressure(d.afterKpa()));
+        new Volume(Math.abs(d.ml())),
+        new GaugePressure(d.beforeKpa()),
+        new GaugePressure(d.afterKpa()));
   }
 
   private static Acceptance acceptance(HoldDescription d, List<String> assumed) {

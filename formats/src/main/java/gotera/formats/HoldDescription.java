@@ -25,6 +25,7 @@ import java.util.OptionalDouble;
  * @param pumpedUntilS end of pumping (s)
  * @param pumpedFromKpa pressure before pumping (kPa)
  * @param releasedBeforeMin minutes since a higher pressure, release or draw
+ * @param earlier holds of the last hour on the same system
  * @param closingDraw the closing draw
  * @param purpose word of the purpose
  * @param acceptance acceptance limit of the shop's own (mL/min)
@@ -48,6 +49,7 @@ public record HoldDescription(
     OptionalDouble pumpedUntilS,
     OptionalDouble pumpedFromKpa,
     OptionalDouble releasedBeforeMin,
+    List<EarlierMember> earlier,
     Optional<DrawMember> closingDraw,
     Optional<String> purpose,
     OptionalDouble acceptance,
@@ -58,23 +60,56 @@ public record HoldDescription(
   public static final String FORMAT = "gotera-hold/1";
 
   /**
-   * What air and hoses give: sizes, or one draw.
+   * What air and hoses give: draws, strokes, or else a figure.
    *
-   * @param trappedAirMl gas at the start of the hold (mL), without a draw
-   * @param hoseMlPerKpa compliance of the hoses (mL/kPa)
-   * @param relativeUncertainty of the total, without a draw
-   * @param measured whether it was measured, without a draw
-   * @param draw a draw that measures it
+   * @param trappedAirMl gas at the start of the hold (mL), without draws and strokes
+   * @param hoseMlPerKpa compliance of the hoses (mL/kPa); beside draws and strokes an estimate
+   * @param relativeUncertainty of the total, without draws and strokes
+   * @param measured whether the figure was measured
+   * @param draws volumes let out or pushed in that measure it
+   * @param strokes strokes of the pump that measure it
    */
   public record Compliance(
       OptionalDouble trappedAirMl,
       OptionalDouble hoseMlPerKpa,
       OptionalDouble relativeUncertainty,
       boolean measured,
-      Optional<DrawMember> draw) {}
+      List<DrawMember> draws,
+      Optional<StrokesMember> strokes) {
+    /** A figure, not a measurement. */
+    public static Compliance figure(
+        OptionalDouble trappedAirMl,
+        OptionalDouble hoseMlPerKpa,
+        OptionalDouble relativeUncertainty,
+        boolean measured) {
+      return new Compliance(
+          trappedAirMl, hoseMlPerKpa, relativeUncertainty, measured, List.of(), Optional.empty());
+    }
 
-  /** A volume let out (mL) and the gauge before and after (kPa). */
+    /** The same with other draws. */
+    public Compliance withDraws(List<DrawMember> other) {
+      return new Compliance(
+          trappedAirMl, hoseMlPerKpa, relativeUncertainty, measured, List.copyOf(other), strokes);
+    }
+
+    /** The same with other strokes. */
+    public Compliance withStrokes(Optional<StrokesMember> other) {
+      return new Compliance(
+          trappedAirMl, hoseMlPerKpa, relativeUncertainty, measured, draws, other);
+    }
+  }
+
+  /** A volume let out, or pushed in if negative (mL), and the gauge before and after (kPa). */
   public record DrawMember(double ml, double beforeKpa, double afterKpa) {}
+
+  /** Room air of a stroke (mL), the gauge before the first (kPa), and the gauge after counts. */
+  public record StrokesMember(double strokeMl, double startKpa, List<StrokeReading> readings) {}
+
+  /** Strokes since the start and the gauge then (kPa). */
+  public record StrokeReading(int count, double gaugeKpa) {}
+
+  /** What settled in an earlier hold, with its standard uncertainty (mL). */
+  public record EarlierMember(double settledMl, double u) {}
 
   /** Resolution, repeatability, range and zero drift (kPa), and whether calibration is in date. */
   public record GaugeMember(

@@ -2,15 +2,20 @@ package gotera.formats;
 
 import gotera.formats.HoldDescription.Compliance;
 import gotera.formats.HoldDescription.DrawMember;
+import gotera.formats.HoldDescription.EarlierMember;
 import gotera.formats.HoldDescription.GaugeMember;
 import gotera.formats.HoldDescription.RuleMember;
+import gotera.formats.HoldDescription.StrokeReading;
+import gotera.formats.HoldDescription.StrokesMember;
 import gotera.formats.HoldDescription.ThermometerMember;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /** Reads and writes hold descriptions. An unknown member is refused with the nearest known one. */
@@ -46,7 +51,6 @@ public final class HoldJson {
     m.word("format", List.of(HoldDescription.FORMAT));
     m.onlyYet("medium", "liquid");
     m.onlyYet("glycol", "ethylene");
-    m.notYet("earlier");
     OptionalDouble rated = m.required("rated_kpa", 1, 1000);
     OptionalDouble liquid = m.required("liquid_ml", 1, 1_000_000);
     Optional<Compliance> compliance = compliance(m.object("compliance"), problems);
@@ -62,12 +66,11 @@ public final class HoldJson {
             m.number("strength", 0, 0.6),
             compliance.orElseGet(
                 () ->
-                    new Compliance(
+                    Compliance.figure(
                         OptionalDouble.of(1),
                         OptionalDouble.empty(),
                         OptionalDouble.empty(),
-                        false,
-                        Optional.empty())),
+                        false)),
             m.object("gauge").map(HoldJson::gauge),
             m.object("thermometer").map(HoldJson::thermometer),
             m.number("own_leak_ml_per_min", 0, 1000),
@@ -76,6 +79,7 @@ public final class HoldJson {
             m.number("pumped_until_s", -1e9, 1e9),
             m.number("pumped_from_kpa", -100, 1000),
             m.number("released_before_min", 0, 1e6),
+            m.elements("earlier").stream().map(HoldJson::earlier).toList(),
             m.object("closing_draw").flatMap(HoldJson::draw),
             m.word("purpose", List.of("search", "repair", "sign-off")),
             m.number("acceptance_ml_per_min", 1e-6, 1000),
@@ -92,11 +96,15 @@ public final class HoldJson {
       return Optional.empty();
     }
     JsonMembers c = member.get();
-    c.notYet("strokes");
-    Optional<DrawMember> draw = c.onlyElement("draws").flatMap(HoldJson::draw);
+    List<DrawMember> draws =
+        c.elements("draws").stream().flatMap(d -> drawOrInjection(d).stream()).toList();
+    Optional<StrokesMember> strokes = c.object("strokes").flatMap(HoldJson::strokes);
     OptionalDouble air = c.number("trapped_air_ml", 0, 100_000);
-    if (draw.isEmpty() && air.isEmpty()) {
-      problems.add(0, "compliance", "neither", "trapped_air_ml, or one draw in draws");
+    if (!c.has("draws") && !c.has("strokes") && air.isEmpty()) {
+      problems.add(0, "compliance", "none", "trapped_air_ml, draws or strokes");
+    }
+    if (c.has("draws") && c.has("strokes")) {
+      problems.add(0, "compliance", "draws and strokes", "one of them");
     }
     Compliance compliance =
         new Compliance(
@@ -104,7 +112,8 @@ public final class HoldJson {
             c.number("hose_ml_per_kpa", 0, 100),
             c.number("relative_uncertainty", 0, 10),
             c.word("source", List.of("measured", "geometry")).orElse("geometry").equals("measured"),
-            draw);
+            draws,
+            strokes);
     c.refuseUnknown();
     return Optional.of(compliance);
   }
@@ -143,6 +152,68 @@ public final class HoldJson {
       return Optional.empty();
     }
     return Optional.of(new DrawMember(ml.getAsDouble(), before.getAsDouble(), after.getAsDouble()));
+  }
+
+  /** As a draw; a negative volume was pushed in and raised the pressure. */
+  private static Optional<DrawMember> drawOrInjection(JsonMembers d) {
+    OptionalDouble ml = d.required("ml", -10_000, 10_000);
+    OptionalDouble before = d.required("before_kpa", -100, 1000);
+    OptionalDouble after = d.required("after_kpa", -100, 1000);
+    d.refuseUnknown();
+    if (ml.isEmpty() || before.isEmpty() || after.isEmpty()) {
+      return Optional.empty();
+    }
+    double fall = before.getAsDouble() - after.getAsDouble();
+    if (ml.getAsDouble() == 0) {
+      d.refuse("ml", "0", "a volume let out, or pushed in with a minus");
+      return Optional.empty();
+    }
+    if (fall * ml.getAsDouble() <= 0) {
+      d.refuse(
+          "after_kpa",
+          String.valueOf(after.getAsDouble()),
+          (ml.getAsDouble() > 0 ? "less" : "more") + " than before_kpa");
+      return Optional.empty();
+    }
+    return Optional.of(new DrawMember(ml.getAsDouble(), before.getAsDouble(), after.getAsDouble()));
+  }
+
+  private static Optional<StrokesMember> strokes(JsonMembers s) {
+    OptionalDouble stroke = s.required("stroke_ml", 1e-3, 10_000);
+    double start = s.number("start_kpa", -100, 1000).orElse(0);
+    List<StrokeReading> readings = new ArrayList<>();
+    for (JsonMembers r : s.elements("readings")) {
+      OptionalDouble count = r.required("count", 1, 100_000);
+      OptionalDouble gauge = r.required("gauge_kpa", -100, 1000);
+      r.refuseUnknown();
+      if (count.isEmpty() || gauge.isEmpty()) {
+        continue;
+      }
+      if (count.getAsDouble() != Math.rint(count.getAsDouble())) {
+        r.refuse("count", String.valueOf(count.getAsDouble()), "whole strokes");
+      } else if (gauge.getAsDouble() <= start) {
+        r.refuse("gauge_kpa", String.valueOf(gauge.getAsDouble()), "more than start_kpa");
+      } else {
+        readings.add(new StrokeReading((int) count.getAsDouble(), gauge.getAsDouble()));
+      }
+    }
+    s.refuseUnknown();
+    if (readings.isEmpty()) {
+      s.refuse("readings", "none", "at least one count with its gauge");
+      return Optional.empty();
+    }
+    return stroke.isEmpty()
+        ? Optional.empty()
+        : Optional.of(new StrokesMember(stroke.getAsDouble(), start, List.copyOf(readings)));
+  }
+
+  private static EarlierMember earlier(JsonMembers e) {
+    EarlierMember earlier =
+        new EarlierMember(
+            e.required("settled_ml", -10_000, 10_000).orElse(0),
+            e.required("u", 0, 10_000).orElse(0));
+    e.refuseUnknown();
+    return earlier;
   }
 
   private static RuleMember rule(JsonMembers r) {
@@ -195,6 +266,11 @@ public final class HoldJson {
     put(n, "pumped_until_s", d.pumpedUntilS());
     put(n, "pumped_from_kpa", d.pumpedFromKpa());
     put(n, "released_before_min", d.releasedBeforeMin());
+    if (!d.earlier().isEmpty()) {
+      ArrayNode earlier = n.putArray("earlier");
+      d.earlier()
+          .forEach(e -> earlier.addObject().put("settled_ml", e.settledMl()).put("u", e.u()));
+    }
     d.closingDraw().ifPresent(c -> writeDraw(n.putObject("closing_draw"), c));
     d.purpose().ifPresent(p -> n.put("purpose", p));
     put(n, "acceptance_ml_per_min", d.acceptance());
@@ -216,7 +292,18 @@ public final class HoldJson {
     if (c.measured()) {
       n.put("source", "measured");
     }
-    c.draw().ifPresent(d -> writeDraw(n.putArray("draws").addObject(), d));
+    if (!c.draws().isEmpty()) {
+      ArrayNode draws = n.putArray("draws");
+      c.draws().forEach(d -> writeDraw(draws.addObject(), d));
+    }
+    c.strokes().ifPresent(s -> writeStrokes(n.putObject("strokes"), s));
+  }
+
+  private static void writeStrokes(ObjectNode n, StrokesMember s) {
+    n.put("stroke_ml", s.strokeMl()).put("start_kpa", s.startKpa());
+    ArrayNode readings = n.putArray("readings");
+    s.readings()
+        .forEach(r -> readings.addObject().put("count", r.count()).put("gauge_kpa", r.gaugeKpa()));
   }
 
   private static void writeGauge(ObjectNode n, GaugeMember g) {

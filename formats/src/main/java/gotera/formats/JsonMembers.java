@@ -71,14 +71,6 @@ final class JsonMembers {
     }
   }
 
-  /** A member of the format that this version does not compute with. */
-  void notYet(String name) {
-    JsonNode node = get(name);
-    if (node != null && !(node.isArray() && node.isEmpty())) {
-      refuse(name, node.toString(), "no such member; this version does not compute with it yet");
-    }
-  }
-
   Optional<JsonMembers> object(String name) {
     JsonNode node = get(name);
     if (node == null) {
@@ -91,18 +83,29 @@ final class JsonMembers {
     return Optional.of(new JsonMembers(path + name + ".", node, problems));
   }
 
-  /** The one element of an array; more than one is not computed yet. */
-  Optional<JsonMembers> onlyElement(String name) {
+  boolean has(String name) {
+    return object.has(name);
+  }
+
+  /** The objects of an array; none where it is absent. */
+  List<JsonMembers> elements(String name) {
     JsonNode node = get(name);
+    List<JsonMembers> elements = new ArrayList<>();
     if (node == null) {
-      return Optional.empty();
+      return elements;
     }
-    if (!node.isArray() || node.size() != 1 || !node.get(0).isObject()) {
-      refuse(
-          name, node.toString(), "one object in an array; this version does not chain draws yet");
-      return Optional.empty();
+    if (!node.isArray()) {
+      refuse(name, node.toString(), "an array of objects");
+      return elements;
     }
-    return Optional.of(new JsonMembers(path + name + "[0].", node.get(0), problems));
+    for (int i = 0; i < node.size(); i++) {
+      if (node.get(i).isObject()) {
+        elements.add(new JsonMembers(path + name + "[" + i + "].", node.get(i), problems));
+      } else {
+        refuse(name, node.get(i).toString(), "an array of objects");
+      }
+    }
+    return elements;
   }
 
   /** Hours stood, or infinity for overnight. */

@@ -2,6 +2,7 @@ package gotera.formats;
 
 import gotera.pressure.HoldConditions;
 import gotera.pressure.PressureTestResult;
+import gotera.pressure.law.LeakLaw;
 import gotera.pressure.verdict.Reason;
 import gotera.uncertainty.Contribution;
 import java.util.Locale;
@@ -67,11 +68,12 @@ public final class ResultJson {
     number(n, "leak_threshold_ml_per_min", r.leakThreshold());
     number(n, "detection_limit_ml_per_min", r.limits().detection());
     n.put("law", r.law().word());
-    n.putArray("laws")
-        .addObject()
-        .put("law", r.law().word())
-        .put("settling", true)
-        .put("weight", 1);
+    ArrayNode laws = n.putArray("laws");
+    for (LeakLaw.Weight w : r.laws()) {
+      ObjectNode law = laws.addObject().put("law", w.law().word()).put("settling", true);
+      number(law, "weight", w.probability());
+    }
+    n.put("only_up_to_end_pressure", r.onlyUpToEnd());
     ArrayNode budget = n.putArray("budget");
     for (Contribution c : r.budget().contributions()) {
       ObjectNode item =

@@ -138,7 +138,7 @@ final class KillDrill {
         if (answer.status() == 302 && !answer.toSignIn()) {
           acknowledged.add(entry);
           entry = null;
-        } else if (answer.status() == 503 && answer.header("Gotera-Refusal").equals("database")) {
+        } else if (answer.status() >= 500) {
           refused.incrementAndGet();
           Server.pause(100);
         } else if (answer.status() == 422) {

@@ -5,11 +5,11 @@ import gotera.quantity.GaugePressure;
 import gotera.quantity.Volume;
 
 /**
- * A measured volume let out under pressure: ΔV = C_h·(p1 − p2) + V_g1·(P1/P2 − 1).
+ * A measured volume let out under pressure, or pushed in: ΔV = C_h·(p1 − p2) + V_g1·(P1/P2 − 1).
  *
- * @param volume what was caught
+ * @param volume what was caught, or pushed in where the pressure rose
  * @param before gauge pressure just before
- * @param after gauge pressure just after, lower
+ * @param after gauge pressure just after: lower where it was let out, higher where it was pushed in
  */
 public record Draw(Volume volume, GaugePressure before, GaugePressure after) {
   /** Standard uncertainty of a volume caught and read: 0.3 mL and 1 % (our judgement, untested). */
@@ -17,11 +17,21 @@ public record Draw(Volume volume, GaugePressure before, GaugePressure after) {
 
   private static final double VOLUME_RELATIVE_U = 0.01;
 
-  /** Refuses a draw that did not lower the pressure. */
+  /** Refuses a volume that changed nothing. */
   public Draw {
-    if (!(volume.millilitres() > 0) || before.compareTo(after) <= 0) {
-      throw new IllegalArgumentException("a draw lets something out and lowers the pressure");
+    if (!(volume.millilitres() > 0) || before.compareTo(after) == 0) {
+      throw new IllegalArgumentException("a volume let out or pushed in changes the pressure");
     }
+  }
+
+  /** The volume that left (mL); negative where it was pushed in. */
+  double signed() {
+    return before.compareTo(after) > 0 ? volume.millilitres() : -volume.millilitres();
+  }
+
+  /** Standard uncertainty of the volume (mL). */
+  double volumeU() {
+    return Math.hypot(VOLUME_U, VOLUME_RELATIVE_U * volume.millilitres());
   }
 
   /**
@@ -34,7 +44,7 @@ public record Draw(Volume volume, GaugePressure before, GaugePressure after) {
   public double trappedAirBefore(double hose, AbsolutePressure atmosphere) {
     double p1 = before.above(atmosphere).kilopascals();
     double p2 = after.above(atmosphere).kilopascals();
-    return (volume.millilitres() - hose * (p1 - p2)) / (p1 / p2 - 1);
+    return (signed() - hose * (p1 - p2)) / (p1 / p2 - 1);
   }
 
   /** The step a draw of this volume should give on a system that is known (kPa). */
@@ -53,37 +63,5 @@ public record Draw(Volume volume, GaugePressure before, GaugePressure after) {
       }
     }
     return (low + high) / 2;
-  }
-
-  /**
-   * What air and hoses give, from this one draw and an estimate of the hoses.
-   *
-   * @param hose estimate of C_h (mL/kPa)
-   * @param hoseU its standard uncertainty (mL/kPa)
-   * @param holdStart gauge pressure at the start of the hold the result is for
-   * @param atmosphere pressure of the surrounding air
-   * @param readingU standard uncertainty of one gauge reading (kPa)
-   */
-  public AirAndHoses airAndHoses(
-      double hose,
-      double hoseU,
-      GaugePressure holdStart,
-      AbsolutePressure atmosphere,
-      double readingU) {
-    double p1 = before.above(atmosphere).kilopascals();
-    double p2 = after.above(atmosphere).kilopascals();
-    double start = holdStart.above(atmosphere).kilopascals();
-    double ratio = p1 / p2 - 1;
-    double air = Math.max(0, trappedAirBefore(hose, atmosphere));
-    double total = hose + air / p1;
-    double volumeU = Math.hypot(VOLUME_U, VOLUME_RELATIVE_U * volume.millilitres());
-    double fromVolume = volumeU / (p1 * ratio);
-    double fromReadings = Math.sqrt(2) * readingU * (hose + air / p2) / (p1 * ratio);
-    // raising C_h lowers V_g: their effects on the total nearly cancel, and are added as they are
-    double fromHose = hoseU * (1 - (p1 - p2) / (p1 * ratio));
-    double u =
-        Math.sqrt(fromVolume * fromVolume + fromReadings * fromReadings + fromHose * fromHose);
-    return new AirAndHoses(
-        new Volume(air * p1 / start), hose, u / total, AirAndHoses.Source.MEASURED);
   }
 }

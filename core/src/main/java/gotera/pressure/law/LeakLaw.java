@@ -40,4 +40,12 @@ public enum LeakLaw {
   public double share(double gauge, double reference) {
     return drive(gauge) / drive(reference);
   }
+
+  /**
+   * How probable a law is after a curve.
+   *
+   * @param law the law
+   * @param probability from 0 to 1
+   */
+  public record Weight(LeakLaw law, double probability) {}
 }

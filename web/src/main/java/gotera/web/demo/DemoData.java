@@ -290,12 +290,12 @@ class DemoData {
           OptionalDouble.empty(),
           system.liquid(),
           OptionalDouble.of(STRENGTH),
-          new Compliance(
-              OptionalDouble.of(estimatedAir),
-              OptionalDouble.empty(),
-              OptionalDouble.empty(),
-              false,
-              draws.measuring()),
+          Compliance.figure(
+                  OptionalDouble.of(estimatedAir),
+                  OptionalDouble.empty(),
+                  OptionalDouble.empty(),
+                  false)
+              .withDraws(draws.measuring().stream().toList()),
           Optional.of(
               new GaugeMember(
                   INSTRUMENTS.gaugeStep(),
@@ -311,6 +311,7 @@ class DemoData {
           OptionalDouble.empty(),
           OptionalDouble.empty(),
           OptionalDouble.empty(),
+          List.of(),
           draws.closing(),
           Optional.of(purpose),
           OptionalDouble.empty(),

@@ -41,7 +41,7 @@ record DrawForm(
   }
 
   static DrawForm of(PressureTestView test, Figures figures) {
-    Optional<DrawMember> m = test.hold().compliance().draw();
+    Optional<DrawMember> m = test.hold().compliance().draws().stream().findFirst();
     Optional<DrawMember> c = test.hold().closingDraw();
     return new DrawForm(
         m.map(d -> Figures.plain(d.ml()) + " mL").orElse(""),

@@ -1,7 +1,6 @@
 package gotera.web.pressure;
 
 import gotera.formats.HoldDescription;
-import gotera.formats.HoldDescription.Compliance;
 import gotera.formats.HoldDescription.DrawMember;
 import java.util.Optional;
 
@@ -11,7 +10,6 @@ final class HoldEdits {
 
   static HoldDescription withDraws(
       HoldDescription h, Optional<DrawMember> measuring, Optional<DrawMember> closing) {
-    Compliance c = h.compliance();
     return new HoldDescription(
         h.ratedKpa(),
         h.limitKpa(),
@@ -20,8 +18,7 @@ final class HoldEdits {
         h.ambientC(),
         h.liquidMl(),
         h.strength(),
-        new Compliance(
-            c.trappedAirMl(), c.hoseMlPerKpa(), c.relativeUncertainty(), c.measured(), measuring),
+        h.compliance().withDraws(measuring.stream().toList()),
         h.gauge(),
         h.thermometer(),
         h.ownLeak(),
@@ -30,6 +27,7 @@ final class HoldEdits {
         h.pumpedUntilS(),
         h.pumpedFromKpa(),
         h.releasedBeforeMin(),
+        h.earlier(),
         closing,
         h.purpose(),
         h.acceptance(),

@@ -184,12 +184,12 @@ record SetupForm(
             OptionalDouble.empty(),
             liquidMl.getAsDouble(),
             OptionalDouble.of(percent.getAsDouble() / 100),
-            new Compliance(
-                OptionalDouble.of(sizes.trappedAir().millilitres()),
-                OptionalDouble.empty(),
-                OptionalDouble.empty(),
-                false,
-                draws.measuring()),
+            Compliance.figure(
+                    OptionalDouble.of(sizes.trappedAir().millilitres()),
+                    OptionalDouble.empty(),
+                    OptionalDouble.empty(),
+                    false)
+                .withDraws(draws.measuring().stream().toList()),
             Optional.of(
                 new GaugeMember(
                     step.getAsDouble(),
@@ -204,6 +204,7 @@ record SetupForm(
             OptionalDouble.empty(),
             OptionalDouble.empty(),
             OptionalDouble.empty(),
+            List.of(),
             draws.closing(),
             Optional.of(purpose),
             OptionalDouble.empty(),

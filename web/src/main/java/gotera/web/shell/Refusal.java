@@ -45,10 +45,13 @@ enum Refusal {
     this.text = text;
   }
 
-  /** Writes the answer, unless another one has begun. */
-  void write(HttpServletResponse response, long retryAfterSeconds) throws IOException {
+  /**
+   * Writes the answer; false if another one has begun, and then nobody may take that one for a
+   * success.
+   */
+  boolean write(HttpServletResponse response, long retryAfterSeconds) throws IOException {
     if (response.isCommitted()) {
-      return;
+      return false;
     }
     response.reset();
     response.setStatus(status);
@@ -64,6 +67,7 @@ enum Refusal {
             PAGE.replace("{title}", title)
                 .replace("{text}", text)
                 .getBytes(StandardCharsets.UTF_8));
+    return true;
   }
 
   private static String page() {

@@ -38,7 +38,10 @@ final class StorageGone extends OncePerRequestFilter {
         throw e;
       }
       LOG.warn("{} for {}: {}", refusal.get(), request.getMethod(), e.toString());
-      refusal.get().write(response, RETRY_SECONDS);
+      if (!refusal.get().write(response, RETRY_SECONDS)) {
+        LOG.warn("another answer had begun, status {}", response.getStatus());
+        throw e;
+      }
     }
   }
 
