@@ -18,7 +18,7 @@ import org.springframework.web.filter.OncePerRequestFilter;
  */
 final class StorageGone extends OncePerRequestFilter {
   private static final Logger LOG = LoggerFactory.getLogger(StorageGone.class);
-  private static final long RETRY_SECONDS = 3;
+  static final long RETRY_SECONDS = 3;
 
   /** MariaDB: ER_DISK_FULL, ER_RECORD_FILE_FULL, ER_GET_ERRNO, ER_ERROR_ON_WRITE. */
   private static final Set<Integer> FULL = Set.of(1021, 1114, 1030, 1026);
