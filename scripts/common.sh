@@ -82,3 +82,17 @@ build() {
   cp -r "$home/cli/target/lib" "$var/build/cli/lib"
   touch "$built"
 }
+
+# Runs the command line, built if need be, in the place of the script that calls this.
+command_line() { # command_line COMMAND…
+  set -euo pipefail
+  local purpose=build
+  [ ! -f "$var/build/done" ] || purpose=run
+  "$home/scripts/setup" "$purpose" >&2
+  use_java
+  build
+  # a short run gains by a quick start, a long one by the better compiler
+  local options=(-XX:TieredStopAtLevel=1 -XX:+UseSerialGC -Xmx400m)
+  [ "$1" != monte-carlo ] || options=()
+  exec "$JAVA_HOME/bin/java" "${options[@]}" -jar "$var/build/cli/gotera-cli.jar" "$@"
+}

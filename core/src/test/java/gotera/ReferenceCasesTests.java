@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import gotera.balance.LeakBalance;
 import gotera.balance.SiteFlow;
+import gotera.coolant.BoilingPoint;
 import gotera.coolant.CoolantMixture;
 import gotera.coolant.Expansion;
 import gotera.coolant.SaturationPressure;
@@ -137,6 +138,13 @@ class ReferenceCasesTests {
                       new CoolantMixture(in.get("strength")),
                       Temperature.ofCelsius(in.get("celsius")))),
           Map.entry(
+              "boiling-point",
+              in ->
+                  BoilingPoint.of(
+                          new CoolantMixture(in.get("strength")),
+                          new AbsolutePressure(101.325 + in.get("psi") * 6.894757293168))
+                      .celsius()),
+          Map.entry(
               "boiling-pressure",
               in ->
                   new CoolantMixture(in.get("strength"))
@@ -187,7 +195,8 @@ class ReferenceCasesTests {
         in.get("p"),
         in.get("theta"),
         0,
-        in.get("u"));
+        in.get("u"),
+        Optional.empty());
   }
 
   private static LeakBalance balance(Inputs in) {

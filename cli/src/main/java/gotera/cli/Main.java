@@ -28,7 +28,16 @@ public final class Main {
     if (!arguments.isEmpty() && arguments.get(0).equals("monte-carlo")) {
       return monteCarlo(arguments.subList(1, arguments.size()), out, err);
     }
+    if (!arguments.isEmpty() && arguments.get(0).equals("rank")) {
+      return Rank.run(arguments.subList(1, arguments.size()), out, err);
+    }
+    if (arguments.equals(List.of("vocabulary"))) {
+      gotera.formats.RankJson.vocabulary().forEach(out::println);
+      return 0;
+    }
     err.println("usage: gotera analyse TRACE.csv\u2026 (files or folders)");
+    err.println("       gotera rank JOB.json\u2026");
+    err.println("       gotera vocabulary");
     err.println("       gotera monte-carlo [RUNS [SEED]]");
     return 2;
   }

@@ -26,11 +26,13 @@ public record LinearPosterior(double[] mean, double[][] covariance, double logEv
   /** Solves the problem. */
   public static LinearPosterior of(LinearProblem problem) {
     int k = problem.columns().length;
-    RealMatrix information = new Array2DRowRealMatrix(k, k);
-    RealVector right = new ArrayRealVector(k);
-    double square = accumulate(problem, information, right);
+    double[][] sums = new double[k][k];
+    double[] products = new double[k];
+    double square = accumulate(problem, sums, products);
     double s = problem.lastScale();
-    information.addToEntry(k - 1, k - 1, 1 / (s * s));
+    sums[k - 1][k - 1] += 1 / (s * s);
+    RealMatrix information = new Array2DRowRealMatrix(sums, false);
+    RealVector right = new ArrayRealVector(products, false);
     CholeskyDecomposition cholesky = new CholeskyDecomposition(information, 1e-9, 0);
     RealVector mean = cholesky.getSolver().solve(right);
     RealMatrix covariance = cholesky.getSolver().getInverse();
@@ -54,19 +56,26 @@ public record LinearPosterior(double[] mean, double[][] covariance, double logEv
   }
 
   /** Fills XᵀWX and XᵀWy; returns yᵀWy. */
-  private static double accumulate(
-      LinearProblem problem, RealMatrix information, RealVector right) {
+  private static double accumulate(LinearProblem problem, double[][] sums, double[] products) {
     double[][] x = problem.columns();
+    double[] y = problem.observed();
+    double[] sd = problem.sd();
+    int k = x.length;
     double square = 0;
-    for (int i = 0; i < problem.observed().length; i++) {
-      double w = 1 / (problem.sd()[i] * problem.sd()[i]);
-      double y = problem.observed()[i];
-      square += w * y * y;
-      for (int a = 0; a < x.length; a++) {
-        right.addToEntry(a, w * x[a][i] * y);
-        for (int b = 0; b < x.length; b++) {
-          information.addToEntry(a, b, w * x[a][i] * x[b][i]);
+    for (int i = 0; i < y.length; i++) {
+      double w = 1 / (sd[i] * sd[i]);
+      square += w * y[i] * y[i];
+      for (int a = 0; a < k; a++) {
+        double weighed = w * x[a][i];
+        products[a] += weighed * y[i];
+        for (int b = a; b < k; b++) {
+          sums[a][b] += weighed * x[b][i];
         }
+      }
+    }
+    for (int a = 0; a < k; a++) {
+      for (int b = 0; b < a; b++) {
+        sums[a][b] = sums[b][a];
       }
     }
     return square;

@@ -27,7 +27,7 @@ public final class FittedCurve {
   static List<Point> of(
       gotera.pressure.trace.Trace window,
       Blocks blocks,
-      RateEstimator.Medium medium,
+      Filling filling,
       List<RateEstimator.Part> parts,
       Mixture mixture,
       double pumped,
@@ -39,11 +39,10 @@ public final class FittedCurve {
     Map<LeakLaw, Double> driven = new EnumMap<>(LeakLaw.class);
     double before = first;
     double gauge = blocks.gauge()[0];
-    double rated = conditions.rated().kilopascals();
     for (int i = 0; i <= POINTS; i++) {
       double t = first + (last - first) * i / POINTS;
       for (LeakLaw law : LeakLaw.values()) {
-        driven.merge(law, law.share(gauge, rated) * (t - before) / 60, Double::sum);
+        driven.merge(law, conditions.share(law, gauge) * (t - before) / 60, Double::sum);
       }
       before = t;
       double mean = 0;
@@ -58,8 +57,8 @@ public final class FittedCurve {
         square += mixture.weights()[j] * (variance(row, part.covariance()) + value * value);
       }
       double sd = Math.sqrt(Math.max(0, square - mean * mean) * inflation);
-      gauge = medium.gauge(t, mean);
-      points.add(new Point(t, gauge, NINETY_FIVE * sd / medium.perKilopascal(t, gauge)));
+      gauge = filling.gauge(t, mean);
+      points.add(new Point(t, gauge, NINETY_FIVE * sd / filling.perKilopascal(t, gauge)));
     }
     return points;
   }

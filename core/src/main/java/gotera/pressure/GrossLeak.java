@@ -1,5 +1,6 @@
 package gotera.pressure;
 
+import gotera.pressure.law.Medium;
 import gotera.pressure.trace.Trace;
 import gotera.quantity.AbsolutePressure;
 import gotera.uncertainty.DecisionLimits;
@@ -17,7 +18,7 @@ final class GrossLeak {
 
   /** The lower bound (mL/min), if the leak is gross and the fall was seen. */
   static OptionalDouble lowerBound(Trace trace, Trace window, HoldConditions conditions) {
-    if (window.size() < 2) {
+    if (window.size() < 2 || conditions.medium() == Medium.VACUUM) {
       return OptionalDouble.empty();
     }
     double needed = SHARE * conditions.rated().kilopascals();

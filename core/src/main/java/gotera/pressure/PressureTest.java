@@ -1,28 +1,27 @@
 package gotera.pressure;
 
 import gotera.coolant.Expansion;
-import gotera.pressure.compliance.AirAndHoses;
+import gotera.pressure.law.AsCoolant;
 import gotera.pressure.law.EquivalentHole;
+import gotera.pressure.law.Medium;
 import gotera.pressure.trace.Gauge;
 import gotera.pressure.trace.TemperatureTrack;
 import gotera.pressure.trace.Trace;
 import gotera.pressure.trace.TraceEvent;
-import gotera.pressure.verdict.MakerRule;
 import gotera.pressure.verdict.Reason;
 import gotera.pressure.verdict.Reason.Code;
 import gotera.pressure.verdict.VerdictKind;
-import gotera.quantity.AbsolutePressure;
-import gotera.quantity.GaugePressure;
 import gotera.quantity.LeakRate;
 import gotera.quantity.Temperature;
-import gotera.quantity.Volume;
 import gotera.uncertainty.Budget;
 import gotera.uncertainty.Contribution;
 import gotera.uncertainty.Contribution.Source;
 import gotera.uncertainty.DecisionLimits;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Stream;
 
 /**
  * A pressure test: the trace of a hold and its conditions. {@link #analyse} is the one place where
@@ -37,12 +36,16 @@ public record PressureTest(Trace trace, HoldConditions conditions) {
 
   /** The verdict, from everything known now. */
   public PressureTestResult analyse() {
+    HoldParts parts = HoldParts.before(trace, conditions);
+    if (parts.sinceHigher().isPresent() && conditions.disturbedMinutesBefore().isEmpty()) {
+      return new PressureTest(trace, conditions.disturbed(parts.sinceHigher())).analyse();
+    }
     Trace whole = HoldWindow.whole(trace, conditions);
     Disturbances quiet =
         Disturbances.cutOut(HoldWindow.cooled(whole, conditions), conditions.gauge());
     Trace window = quiet.trace();
     Optional<PressureTestResult.MakerRuleResult> rule =
-        conditions.makerRule().map(r -> makerRule(r, whole));
+        conditions.makerRule().map(r -> MakerRuleOnTrace.of(r, whole, conditions));
     if (trace.first(TraceEvent.Kind.PLACE_SEEN).isPresent()) {
       return withoutRate(VerdictKind.STOPPED, List.of(), OptionalDouble.empty(), rule, window);
     }
@@ -56,16 +59,19 @@ public record PressureTest(Trace trace, HoldConditions conditions) {
       VerdictKind kind = failed.size() > 1 ? VerdictKind.NOT_COUNTED : VerdictKind.NOT_PROVEN;
       return withoutRate(kind, failed, OptionalDouble.empty(), rule, window);
     }
-    TemperatureTrack temperature =
+    TemperatureTrack readings =
         TemperatureTrack.through(
             window, conditions.thermometer(), conditions.soak(), conditions.ambient().celsius());
-    if (!temperatureKnown(window, temperature)) {
-      failed.add(Reason.of(Code.TEMPERATURE_OUTSIDE_TABLE, temperature.highest()));
+    if (!temperatureKnown(window, readings)) {
+      failed.add(Reason.of(Code.TEMPERATURE_OUTSIDE_TABLE, readings.highest()));
       VerdictKind kind = failed.size() > 1 ? VerdictKind.NOT_COUNTED : VerdictKind.NOT_PROVEN;
       return withoutRate(kind, failed, OptionalDouble.empty(), rule, window);
     }
+    Optional<PreHold> preHold = PreHold.better(parts, window, conditions, readings);
+    TemperatureTrack temperature =
+        preHold.map(p -> p.track(window, readings.celsius(window.seconds(0)))).orElse(readings);
     RateEstimate estimate = RateEstimator.estimate(window, conditions, temperature);
-    PressureTestResult.Rate rate = rate(window, estimate, temperature);
+    PressureTestResult.Rate rate = rate(window, estimate, temperature, parts, preHold);
     VerdictRules.Outcome outcome =
         VerdictRules.judge(
             failed,
@@ -87,49 +93,34 @@ public record PressureTest(Trace trace, HoldConditions conditions) {
         estimate.curve());
   }
 
-  private static boolean temperatureKnown(Trace window, TemperatureTrack temperature) {
-    return Expansion.covers(Temperature.ofCelsius(temperature.highest()))
-        && Expansion.covers(Temperature.ofCelsius(temperature.celsius(window.seconds(0))))
-        && Expansion.covers(
-            Temperature.ofCelsius(temperature.celsius(window.seconds(window.size() - 1))));
+  private boolean temperatureKnown(Trace window, TemperatureTrack temperature) {
+    // without liquid nothing expands against the castings
+    return !(conditions.liquid().millilitres() > 0)
+        || Expansion.covers(Temperature.ofCelsius(temperature.highest()))
+            && Expansion.covers(Temperature.ofCelsius(temperature.celsius(window.seconds(0))))
+            && Expansion.covers(
+                Temperature.ofCelsius(temperature.celsius(window.seconds(window.size() - 1))));
   }
 
   private PressureTestResult.Rate rate(
-      Trace window, RateEstimate estimate, TemperatureTrack temperature) {
-    AirAndHoses system = conditions.airAndHoses();
-    Gauge gauge = conditions.gauge();
-    Temperature t0 = Temperature.ofCelsius(temperature.celsius(window.seconds(0)));
-    double minutes = (window.seconds(window.size() - 1) - window.seconds(0)) / 60;
-    double dry =
-        window.gauge(0)
-            + conditions.atmosphere().kilopascals()
-            - conditions.coolant().vapourPressure(t0).kilopascals();
-    double compliance = system.total(new AbsolutePressure(dry));
-    double theta = thermalSensitivity(t0, dry);
+      Trace window,
+      RateEstimate estimate,
+      TemperatureTrack temperature,
+      HoldParts parts,
+      Optional<PreHold> preHold) {
+    Filling filling = Filling.of(window, conditions, temperature);
+    double compliance = filling.perKilopascal(window.seconds(0), window.gauge(0));
+    double theta = filling.thermalSensitivity(window.seconds(0), window.gauge(0));
+    double leaked = preHold.map(p -> p.leaked(estimate.laws(), conditions, theta)).orElse(0.0);
     // everything that acts at the pressure of the hold is quoted at the rated pressure
-    double toRated = 1 / estimate.meanDrive();
+    double toRated = 1 / estimate.meanDrive() / (1 - leaked);
     double thermal = theta * temperature.drift() * toRated;
     double ownLeak = conditions.ownLeak().rate().millilitresPerMinute() * toRated;
-    double q = estimate.rate() - ownLeak;
-    double steps =
-        gauge.stepsStay(window.size())
-            ? compliance * gauge.resolution() / (Math.sqrt(6) * minutes) * toRated
-            : 0;
-    double expansionU =
-        conditions.liquid().millilitres()
-            * Expansion.uncertainty(conditions.coolant(), t0)
-            * Math.abs(temperature.drift())
-            * toRated;
-    double r = system.relativeUncertainty();
+    double q = estimate.rate() / (1 - leaked) - ownLeak;
+    double r = conditions.airAndHoses().relativeUncertainty();
     List<Contribution> additive =
-        List.of(
-            new Contribution(Source.FIT, estimate.inflatedFitU()),
-            new Contribution(Source.TEMPERATURE, theta * temperature.uncertainty() * toRated),
-            new Contribution(Source.EXPANSION, expansionU),
-            new Contribution(Source.QUANTISATION, steps),
-            new Contribution(Source.ZERO_DRIFT, compliance * gauge.zeroDrift() / minutes * toRated),
-            new Contribution(Source.OWN_LEAK, conditions.ownLeak().u() * toRated));
-    List<Contribution> all = new java.util.ArrayList<>(additive);
+        additive(window, estimate, temperature, compliance, theta, toRated, 1 / (1 - leaked));
+    List<Contribution> all = new ArrayList<>(additive);
     all.add(new Contribution(Source.COMPLIANCE, r * Math.abs(q - thermal)));
     double k =
         estimate.scatter().freedom() > 0 && estimate.scatter().chiSquarePerFreedom() > 1
@@ -142,52 +133,117 @@ public record PressureTest(Trace trace, HoldConditions conditions) {
         q,
         new Budget(all),
         limits,
-        limits.critical() + slowCreep(window),
+        limits.critical() + slowCreep(window, parts),
         endPressure(window, estimate),
         meanPressure(window),
         compliance,
-        system,
+        conditions.airAndHoses(),
         theta,
         temperature.drift(),
         temperature.uncertainty(),
         temperature.measured(),
+        preHold.isPresent(),
         estimate.settled(),
-        !settledBefore(estimate.settled()),
-        q > 0
-            ? OptionalDouble.of(
-                EquivalentHole.diameter(
-                    new LeakRate(q), conditions.rated(), conditions.coolant().density()))
-            : OptionalDouble.empty());
+        estimate.settledU(),
+        settledBefore(estimate.settled(), parts),
+        hole(q),
+        asCoolant(q));
   }
 
-  /** θ = V_g/T + V_g·p_v′/(P − p_v) + (β − α)·V_L (mL/K). */
-  private double thermalSensitivity(Temperature t0, double dry) {
-    double air = conditions.airAndHoses().trappedAir().millilitres();
-    double vapour = conditions.coolant().vapourPressure(t0).kilopascals();
-    double warmer =
-        conditions.coolant().vapourPressure(new Temperature(t0.kelvins() + 0.1)).kilopascals();
-    return air / t0.kelvins()
-        + air * (warmer - vapour) / 0.1 / dry
-        + Expansion.againstCastings(conditions.coolant(), t0) * conditions.liquid().millilitres();
+  /** The part of the uncertainty that does not come from the compliance. */
+  private List<Contribution> additive(
+      Trace window,
+      RateEstimate estimate,
+      TemperatureTrack temperature,
+      double compliance,
+      double theta,
+      double toRated,
+      double back) {
+    Gauge gauge = conditions.gauge();
+    Temperature t0 = Temperature.ofCelsius(temperature.celsius(window.seconds(0)));
+    double minutes = (window.seconds(window.size() - 1) - window.seconds(0)) / 60;
+    double steps =
+        gauge.stepsStay(window.size())
+            ? compliance * gauge.resolution() / (Math.sqrt(6) * minutes) * toRated
+            : 0;
+    double liquid = conditions.liquid().millilitres();
+    double expansionU =
+        liquid > 0
+            ? liquid
+                * Expansion.uncertainty(conditions.coolant(), t0)
+                * Math.abs(temperature.drift())
+                * toRated
+            : 0;
+    return List.of(
+        new Contribution(Source.FIT, estimate.inflatedFitU() * back),
+        new Contribution(Source.TEMPERATURE, Math.abs(theta) * temperature.uncertainty() * toRated),
+        new Contribution(Source.EXPANSION, expansionU),
+        new Contribution(Source.QUANTISATION, steps),
+        new Contribution(Source.ZERO_DRIFT, compliance * gauge.zeroDrift() / minutes * toRated),
+        new Contribution(Source.OWN_LEAK, conditions.ownLeak().u() * toRated));
+  }
+
+  /** What a leak of air is worth in coolant. */
+  private Optional<AsCoolant> asCoolant(double q) {
+    return switch (conditions.medium()) {
+      case LIQUID -> Optional.empty();
+      case GAS ->
+          Optional.of(
+              AsCoolant.ofGas(
+                  q, conditions.rated(), conditions.atmosphere(), conditions.coolant()));
+      case VACUUM ->
+          Optional.of(
+              AsCoolant.ofVacuum(
+                  q, conditions.rated(), conditions.atmosphere(), conditions.coolant()));
+    };
+  }
+
+  /** The hole that would leak as much coolant (mm). */
+  private OptionalDouble hole(double q) {
+    return q > 0 && conditions.medium() == Medium.LIQUID
+        ? OptionalDouble.of(
+            EquivalentHole.diameter(
+                new LeakRate(q), conditions.rated(), conditions.coolant().density()))
+        : OptionalDouble.empty();
   }
 
   /**
    * Creep slower than the test looks like a leak of 0.02·C_h·Δp per 10 minutes on a first hold,
    * half of it on a second (our judgement, untested) (mL/min).
    */
-  private double slowCreep(Trace window) {
-    double step = Math.max(0, window.gauge(0) - conditions.pumping().from().kilopascals());
+  private double slowCreep(Trace window, HoldParts parts) {
+    double step = Math.abs(window.gauge(0) - conditions.pumping().from().kilopascals());
     double first = 0.002 * conditions.airAndHoses().hose() * step;
-    return conditions.earlier().isEmpty() ? first : first / 2;
+    boolean again = !conditions.earlier().isEmpty() || !parts.earlier().isEmpty();
+    return again ? first / 2 : first;
   }
 
   /**
    * Whether pumping up again told settling from a leak that shuts: settling is mostly used up the
    * second time, a leak repeats. At most half of what settled before (our judgement, untested).
    */
-  private boolean settledBefore(double settled) {
-    return conditions.earlier().stream()
+  private boolean settledBefore(double settled, HoldParts parts) {
+    return Stream.concat(
+            conditions.earlier().stream(), parts.earlier().stream().flatMap(this::settledIn))
         .anyMatch(e -> e.settled() > 2 * e.u() && settled <= e.settled() / 2);
+  }
+
+  /** What settled in an earlier hold of the same trace. */
+  private Stream<HoldConditions.EarlierHold> settledIn(Trace part) {
+    HoldConditions then =
+        conditions.at(
+            conditions.rated(),
+            conditions.airAndHoses(),
+            new HoldConditions.Pumping(
+                OptionalDouble.of(part.seconds(0)), conditions.pumping().from()));
+    TemperatureTrack temperature =
+        TemperatureTrack.through(
+            part, conditions.thermometer(), conditions.soak(), conditions.ambient().celsius());
+    if (!temperatureKnown(part, temperature)) {
+      return Stream.empty();
+    }
+    RateEstimate estimate = RateEstimator.estimate(part, then, temperature);
+    return Stream.of(new HoldConditions.EarlierHold(estimate.settled(), estimate.settledU()));
   }
 
   /**
@@ -222,45 +278,6 @@ public record PressureTest(Trace trace, HoldConditions conditions) {
           (window.gauge(i) + window.gauge(i - 1)) / 2 * (window.seconds(i) - window.seconds(i - 1));
     }
     return area / (window.seconds(window.size() - 1) - window.seconds(0));
-  }
-
-  /** The rule's clock starts when the valve shuts, and its pressure must have been reached. */
-  private PressureTestResult.MakerRuleResult makerRule(MakerRule rule, Trace window) {
-    AbsolutePressure atmosphere = conditions.atmosphere();
-    AirAndHoses here = conditions.airAndHoses();
-    if (window.size() > 0) {
-      double start = new GaugePressure(window.gauge(0)).above(atmosphere).kilopascals();
-      double at = rule.pressure().above(atmosphere).kilopascals();
-      here =
-          new AirAndHoses(
-              new Volume(here.trappedAir().millilitres() * start / at),
-              here.hose(),
-              here.relativeUncertainty(),
-              here.source());
-    }
-    return new PressureTestResult.MakerRuleResult(
-        rule, met(rule, window), rule.letsThrough(here, atmosphere).millilitresPerMinute());
-  }
-
-  private MakerRule.Met met(MakerRule rule, Trace window) {
-    double step = conditions.gauge().resolution();
-    boolean allowed = rule.pressure().compareTo(conditions.limit().pressure()) <= 0;
-    if (!allowed || window.size() < 2 || window.gauge(0) < rule.pressure().kilopascals() - step) {
-      return MakerRule.Met.NOT_TESTED;
-    }
-    double start = window.seconds(0);
-    for (int i = 1; i < window.size(); i++) {
-      boolean inTime = window.seconds(i) - start <= rule.minutes() * 60;
-      if (inTime && window.gauge(0) - window.gauge(i) > rule.drop()) {
-        return MakerRule.Met.NO;
-      }
-      if (window.seconds(i) - start >= rule.minutes() * 60) {
-        return window.gauge(0) - window.gauge(i) <= rule.drop()
-            ? MakerRule.Met.YES
-            : MakerRule.Met.NO;
-      }
-    }
-    return MakerRule.Met.NOT_TESTED;
   }
 
   private static PressureTestResult withoutRate(

@@ -1,6 +1,7 @@
 package gotera.pressure;
 
 import gotera.pressure.compliance.AirAndHoses;
+import gotera.pressure.law.AsCoolant;
 import gotera.pressure.law.LeakLaw;
 import gotera.pressure.verdict.MakerRule;
 import gotera.pressure.verdict.Reason;
@@ -57,10 +58,13 @@ public record PressureTestResult(
    * @param drift Ṫ (K/min)
    * @param driftU its standard uncertainty (K/min)
    * @param driftMeasured whether a thermometer gave it
+   * @param preHold whether a pre-hold gave it
    * @param settled volume that settled within the window (mL)
-   * @param onlyUpToEnd whether a tight verdict holds only up to the end pressure: a leak that shuts
-   *     with falling pressure looks like settling until a second pump-up tells them apart
-   * @param hole diameter of a hole that leaks as much (mm), for a positive rate
+   * @param settledU its standard uncertainty (mL); 0 in verdicts stored before it was kept
+   * @param pumpedUpAgain whether a second pump-up told settling from a leak that shuts with falling
+   *     pressure; without it a tight verdict holds only up to the end pressure
+   * @param hole diameter of a hole that leaks as much coolant (mm), for a positive rate
+   * @param asCoolant what a rate of air is worth in coolant
    */
   public record Rate(
       LeakLaw law,
@@ -77,13 +81,17 @@ public record PressureTestResult(
       double drift,
       double driftU,
       boolean driftMeasured,
+      boolean preHold,
       double settled,
-      boolean onlyUpToEnd,
-      OptionalDouble hole) {
+      double settledU,
+      boolean pumpedUpAgain,
+      OptionalDouble hole,
+      Optional<AsCoolant> asCoolant) {
     /** What was stored without them has no weights. */
     @SuppressWarnings("NullAway") // a stored answer may lack the member
     public Rate {
       laws = laws == null ? List.of() : List.copyOf(laws);
+      asCoolant = asCoolant == null ? Optional.empty() : asCoolant;
     }
 
     /** Standard uncertainty u (mL/min). */

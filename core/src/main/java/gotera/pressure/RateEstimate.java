@@ -11,6 +11,7 @@ import java.util.List;
  * @param rate leak rate at the rated pressure, q (mL/min); may be negative
  * @param fitU standard uncertainty of the fit, not yet inflated by the scatter (mL/min)
  * @param settled volume that settled within the window (mL)
+ * @param settledU its standard uncertainty (mL)
  * @param scatter how the readings scatter
  * @param meanDrive mean of f(p)/f(p_ref) over the window (1)
  * @param curve the fitted curve
@@ -21,6 +22,7 @@ record RateEstimate(
     double rate,
     double fitU,
     double settled,
+    double settledU,
     Scatter scatter,
     double meanDrive,
     List<FittedCurve.Point> curve) {

@@ -1,5 +1,7 @@
 package gotera.pressure;
 
+import gotera.uncertainty.DecisionLimits;
+
 /**
  * How the readings scatter around the fitted curve.
  *
@@ -51,9 +53,13 @@ record Scatter(double chiSquarePerFreedom, int freedom, double autocorrelation, 
     return Math.max(1, chiSquarePerFreedom) * (1 + autocorrelation) / (1 - autocorrelation);
   }
 
-  /** Whether the readings scatter more than the model may leave over (our judgement, untested). */
+  /**
+   * Whether the readings scatter more than the model may leave over (our judgement, untested): half
+   * as much again, and more than the luck of few readings.
+   */
   boolean tooWide() {
-    return chiSquarePerFreedom > MOST_SCATTER;
+    return chiSquarePerFreedom > MOST_SCATTER
+        && chiSquarePerFreedom > DecisionLimits.mostScatter(freedom);
   }
 
   /** The residuals without the part that the one before explains: the inflation covers that. */

@@ -2,6 +2,7 @@ package gotera.pressure;
 
 import gotera.pressure.compliance.AirAndHoses;
 import gotera.pressure.compliance.Draw;
+import gotera.pressure.law.Medium;
 import gotera.pressure.trace.TemperatureTrack;
 import gotera.pressure.trace.Trace;
 import gotera.pressure.verdict.Acceptance.Purpose;
@@ -27,6 +28,7 @@ final class VerdictRules {
   static final double END_SHARE = 0.95; // of the pressure when the valve was shut
   private static final double MOST_UNSURE_COMPLIANCE = 0.15;
   private static final double RECOVERY_MINUTES = 30;
+  private static final double MOST_OWN_LEAK = 0.3; // of the acceptance limit: repair the tester
   // a needle may stick by so much: what moves it less must be shown to move it at all
   private static final double NEEDLE_STICKS = 8; // kPa
   private static final double CLOSING_SIGMAS = 2.5;
@@ -61,6 +63,11 @@ final class VerdictRules {
             });
     if (!conditions.gauge().calibrated()) {
       failed.add(Reason.of(Code.NOT_CALIBRATED));
+    }
+    double own = conditions.ownLeak().rate().millilitresPerMinute();
+    double mostOwn = MOST_OWN_LEAK * conditions.acceptance().limit();
+    if (own > mostOwn) {
+      failed.add(Reason.of(Code.TESTER_LEAKS, own, mostOwn));
     }
     return failed;
   }
@@ -137,6 +144,16 @@ final class VerdictRules {
     } else if (scatter.runs()) {
       missing.add(Reason.of(Code.RESIDUALS_IN_RUNS));
     }
+    if (conditions.medium() != Medium.VACUUM) {
+      missing.addAll(missingPressure(start, conditions, rate));
+    }
+    missing.addAll(missingProofs(window, conditions, rate.compliance()));
+    return missing;
+  }
+
+  private static List<Reason> missingPressure(
+      double start, HoldConditions conditions, PressureTestResult.Rate rate) {
+    List<Reason> missing = new ArrayList<>();
     if (rate.meanPressure() < MEAN_SHARE * conditions.rated().kilopascals()) {
       missing.add(
           Reason.of(Code.PRESSURE_TOO_LOW, rate.meanPressure(), conditions.rated().kilopascals()));
@@ -144,7 +161,6 @@ final class VerdictRules {
     if (rate.endPressure() < END_SHARE * start) {
       missing.add(Reason.of(Code.FELL_TOO_FAR, rate.endPressure(), start));
     }
-    missing.addAll(missingProofs(window, conditions, rate.compliance()));
     return missing;
   }
 
@@ -165,7 +181,12 @@ final class VerdictRules {
                 missing.add(Reason.of(Code.HOSES_RECOVER, minutes));
               }
             });
-    if (conditions.closingDraw().isPresent()) {
+    if (conditions.medium() != Medium.LIQUID) {
+      // air tells whether an assembly is right; coolant left in a fine path plugs it for air
+      if (conditions.acceptance().purpose() == Purpose.SIGN_OFF) {
+        missing.add(Reason.of(Code.DRY_TEST));
+      }
+    } else if (conditions.closingDraw().isPresent()) {
       closingDraw(window, conditions, conditions.closingDraw().get()).ifPresent(missing::add);
     } else if (conditions.acceptance().purpose() == Purpose.SIGN_OFF
         || wouldMove(window, conditions, compliance) < NEEDLE_STICKS) {

@@ -14,11 +14,14 @@ public sealed interface Proof {
    *
    * @param bound highest rate that is possible, 95 % (mL/min)
    * @param upTo gauge pressure at the end of the hold (kPa); above it nothing is proven
+   * @param atRated whether pumping up again told settling from a leak that shuts, so that the proof
+   *     holds at the rated pressure
    * @param shownBefore whether a pressure test had shown the leak: only then does this one prove
    *     the repair
    * @param change rate after less rate before, where both are known
    */
-  record Zero(double bound, double upTo, boolean shownBefore, Optional<Change> change)
+  record Zero(
+      double bound, double upTo, boolean atRated, boolean shownBefore, Optional<Change> change)
       implements Proof {}
 
   /**
@@ -49,17 +52,27 @@ public sealed interface Proof {
     Optional<Change> change =
         before
             .flatMap(PressureTestResult::rate)
+            .filter(b -> b.asCoolant().isEmpty())
             .flatMap(
                 b ->
                     after
                         .rate()
+                        .filter(a -> a.asCoolant().isEmpty())
                         .map(a -> new Change(a.rate() - b.rate(), Math.hypot(a.u(), b.u()))));
     if (after.verdict() != VerdictKind.TIGHT) {
       return new Missing(after.verdict(), after.reasons(), change);
     }
     PressureTestResult.Rate rate = after.rate().orElseThrow();
+    if (rate.asCoolant().isPresent()) {
+      // air says whether an assembly is right, and nothing of coolant
+      return new Missing(after.verdict(), List.of(Reason.of(Reason.Code.DRY_TEST)), change);
+    }
     return new Zero(
-        rate.upper(), rate.endPressure(), before.map(Proof::showsLeak).orElse(false), change);
+        rate.upper(),
+        rate.endPressure(),
+        rate.pumpedUpAgain(),
+        before.map(Proof::showsLeak).orElse(false),
+        change);
   }
 
   private static boolean showsLeak(PressureTestResult result) {

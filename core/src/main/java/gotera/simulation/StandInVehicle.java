@@ -2,6 +2,7 @@ package gotera.simulation;
 
 import gotera.pressure.trace.Trace;
 import gotera.pressure.trace.TraceEvent;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
 
@@ -18,7 +19,7 @@ import java.util.Random;
  * @param instruments gauge and thermometer
  */
 public record StandInVehicle(SystemUnderTest system, List<Leak> leaks, Instruments instruments) {
-  private static final double STEP = 0.25; // s
+  private static final double STEP = 0.1; // s
   private static final double AIR_COOLS = 6; // s
   private static final double ATMOSPHERE = 101.325; // kPa
   private static final double SQUEEZE = 6; // kPa
@@ -147,52 +148,115 @@ public record StandInVehicle(SystemUnderTest system, List<Leak> leaks, Instrumen
   public record Outcome(
       Trace trace, double lost, double gasAtHold, double truePressure, double[][] draws) {}
 
+  /**
+   * Pumping and a time with the valve shut.
+   *
+   * @param pumpTo gauge pressure to pump to (kPa)
+   * @param pumpSeconds how long pumping takes (s)
+   * @param holdSeconds how long the valve stays shut (s)
+   */
+  public record Stage(double pumpTo, double pumpSeconds, double holdSeconds) {}
+
   /** Runs a hold and lets measured volumes out after it, one after the other (mL). */
   public Outcome run(Hold hold, Random random, double... draws) {
+    return run(List.of(), hold, random, draws);
+  }
+
+  /** Runs a hold after one at next to no pressure (kPa, s). */
+  public Outcome runAfterPreHold(Hold hold, double gauge, double seconds, Random random) {
+    return run(List.of(new Stage(gauge, hold.pumpSeconds(), seconds)), hold, random);
+  }
+
+  /** Runs a hold, pumps up again without letting anything off, and holds as long again. */
+  public Outcome runTwice(Hold hold, Random random) {
+    return run(
+        List.of(new Stage(hold.pumpTo(), hold.pumpSeconds(), hold.holdSeconds())), hold, random);
+  }
+
+  /**
+   * Runs holds one after the other on one trace.
+   *
+   * @param before holds before the last, on the same system without letting anything off
+   * @param hold the last, with how often the gauge is read
+   * @param draws volumes let out at the end (mL)
+   */
+  public Outcome run(List<Stage> before, Hold hold, Random random, double... draws) {
     Needle needle = new Needle(instruments, random);
     State state = new State(system, hold.celsius());
     Trace.Builder trace = Trace.builder();
-    double nextReading = 0;
-    trace.event(TraceEvent.at(0, TraceEvent.Kind.PUMPED));
-    trace.event(TraceEvent.at(hold.pumpSeconds(), TraceEvent.Kind.VALVE_SHUT));
-    double total = hold.pumpSeconds() + hold.holdSeconds();
-    double gasAtHold = state.gas;
+    List<Stage> stages = new ArrayList<>(before);
+    stages.add(new Stage(hold.pumpTo(), hold.pumpSeconds(), hold.holdSeconds()));
+    Reader reader = new Reader(hold, needle, trace, random);
+    double begun = 0;
+    double gasAtHold = 0;
     double lostAtHold = 0;
-    for (long n = 0; n * STEP <= total + 1e-9; n++) {
-      double t = n * STEP;
-      if (t <= hold.pumpSeconds()) {
-        state.pumpTo(hold.pumpTo() * Math.min(1, t / hold.pumpSeconds()), system);
-        gasAtHold = state.gas;
-        lostAtHold = state.lost;
+    for (Stage stage : stages) {
+      double shut = begun + stage.pumpSeconds();
+      trace.event(TraceEvent.at(begun, TraceEvent.Kind.PUMPED));
+      trace.event(TraceEvent.at(shut, TraceEvent.Kind.VALVE_SHUT));
+      double from = state.gauge;
+      long steps = Math.round((stage.pumpSeconds() + stage.holdSeconds()) / STEP);
+      boolean last = stage == stages.get(stages.size() - 1);
+      for (long n = 0; last ? n <= steps : n < steps; n++) {
+        double t = begun + n * STEP;
+        if (t <= shut) {
+          double share = Math.min(1, (t - begun) / stage.pumpSeconds());
+          state.pumpTo(from + (stage.pumpTo() - from) * share, system);
+          gasAtHold = state.gas;
+          lostAtHold = state.lost;
+        }
+        // whoever shuts the valve reads the gauge
+        reader.look(t, t >= shut && t < shut + STEP, state);
+        state.advance(system, leaks, hold.kelvinPerMinute());
       }
-      if (t >= hold.pumpSeconds() && t < hold.pumpSeconds() + STEP) {
-        nextReading = t; // whoever shuts the valve reads the gauge
-      }
-      if (t >= nextReading - 1e-9) {
-        trace.reading(
-            t,
-            needle.shows(state.gauge + squeezed(hold, t)),
-            instruments.thermometerStep() > 0
-                ? shown(
-                    state.liquidCelsius,
-                    instruments.thermometerNoise(),
-                    instruments.thermometerStep(),
-                    random)
-                : Double.NaN);
-        nextReading += hold.every();
-      }
-      state.advance(system, leaks, hold.kelvinPerMinute());
+      begun = begun + stage.pumpSeconds() + stage.holdSeconds();
     }
     double lost = state.lost - lostAtHold;
     double end = state.gauge;
     double[][] shown = new double[draws.length][];
     for (int i = 0; i < draws.length; i++) {
-      double before = needle.shows(state.gauge);
+      double gauge = needle.shows(state.gauge);
       state.lost += draws[i];
       state.settle(system);
-      shown[i] = new double[] {before, needle.shows(state.gauge)};
+      shown[i] = new double[] {gauge, needle.shows(state.gauge)};
     }
     return new Outcome(trace.build(), lost, gasAtHold, end, shown);
+  }
+
+  /** Whoever reads the instruments at even times. */
+  private final class Reader {
+    private final Hold hold;
+    private final Needle needle;
+    private final Trace.Builder trace;
+    private final Random random;
+    private double next;
+
+    Reader(Hold hold, Needle needle, Trace.Builder trace, Random random) {
+      this.hold = hold;
+      this.needle = needle;
+      this.trace = trace;
+      this.random = random;
+    }
+
+    void look(double t, boolean now, State state) {
+      if (now) {
+        next = t;
+      }
+      if (t < next - 1e-9) {
+        return;
+      }
+      trace.reading(
+          t,
+          needle.shows(state.gauge + squeezed(hold, t)),
+          instruments.thermometerStep() > 0
+              ? shown(
+                  state.liquidCelsius,
+                  instruments.thermometerNoise(),
+                  instruments.thermometerStep(),
+                  random)
+              : Double.NaN);
+      next += hold.every();
+    }
   }
 
   /** Someone leans on a hose: so much more pressure (kPa). */
@@ -248,12 +312,12 @@ public record StandInVehicle(SystemUnderTest system, List<Leak> leaks, Instrumen
       moles = (ATMOSPHERE - vapour(system)) * gas / (celsius + 273.15);
     }
 
-    /** Pumps air in until the gauge shows a pressure; the air comes in some kelvins warmer. */
+    /**
+     * Pumps air in until the gauge shows a pressure, some kelvins warmer, or lets air out until it
+     * does.
+     */
     void pumpTo(double target, SystemUnderTest system) {
-      if (target <= gauge) {
-        return;
-      }
-      gasExcess = Math.min(8, gasExcess + 0.05 * (target - gauge));
+      gasExcess = Math.min(8, gasExcess + 0.05 * Math.max(0, target - gauge));
       gauge = target;
       gas = room(system, target);
       moles = (target + ATMOSPHERE - vapour(system)) * gas / gasKelvin();

@@ -1,5 +1,6 @@
 package gotera.uncertainty;
 
+import org.hipparchus.distribution.continuous.ChiSquaredDistribution;
 import org.hipparchus.distribution.continuous.TDistribution;
 
 /**
@@ -32,6 +33,16 @@ public record DecisionLimits(double u0Additive, double r, double thermal, double
    */
   public static double factorForScatterFrom(int degreesOfFreedom) {
     return Math.max(K, new TDistribution(degreesOfFreedom).inverseCumulativeProbability(0.95));
+  }
+
+  /**
+   * Scatter over expectation, χ²/ν, that luck exceeds once in a hundred times.
+   *
+   * @param degreesOfFreedom ν, at least 1
+   */
+  public static double mostScatter(int degreesOfFreedom) {
+    return new ChiSquaredDistribution(degreesOfFreedom).inverseCumulativeProbability(0.99)
+        / degreesOfFreedom;
   }
 
   /** Whether limits exist: the compliance is known well enough, k·r below 1. */

@@ -83,4 +83,24 @@ class LinearPosteriorTests {
     Close.to("sd of equal parts", mixture.sd(1), Math.sqrt(p.covariance()[1][1]), 1e-12);
     assertThat(mixture.best()).isZero();
   }
+
+  /** JCGM 100:2008, example H.3: calibration of a thermometer by a fitted line. */
+  @Test
+  void aLineIsFittedAsTheGuideToUncertaintyDoes() {
+    double[] t = {
+      21.521, 22.012, 22.512, 23.003, 23.507, 23.999, 24.513, 25.002, 25.503, 26.010, 26.511
+    };
+    double[] correction = {
+      -0.171, -0.169, -0.166, -0.159, -0.164, -0.165, -0.156, -0.157, -0.159, -0.161, -0.160
+    };
+    double[] from20 = Arrays.stream(t).map(x -> x - 20).toArray();
+    // a noise far below the scatter: the covariance is then scaled by the scatter, as there
+    LeastSquares line = LeastSquares.polynomial(from20, correction, 1e-6, 1);
+    Close.to("intercept (K)", line.coefficients()[0], -0.1712, 5e-5);
+    Close.to("slope", line.coefficients()[1], 0.00218, 5e-6);
+    Close.to("u(intercept) (K)", line.sd(0), 0.0029, 5e-5);
+    Close.to("u(slope)", line.sd(1), 0.00067, 5e-6);
+    double correlation = line.covariance()[0][1] / line.sd(0) / line.sd(1);
+    Close.to("correlation", correlation, -0.930, 5e-4);
+  }
 }

@@ -2,8 +2,10 @@ package gotera.pressure;
 
 import gotera.cap.TestLimit;
 import gotera.coolant.CoolantMixture;
+import gotera.pressure.HoldConditions.OwnLeak;
 import gotera.pressure.compliance.AirAndHoses;
 import gotera.pressure.compliance.Draw;
+import gotera.pressure.law.Medium;
 import gotera.pressure.trace.Gauge;
 import gotera.pressure.trace.Soak;
 import gotera.pressure.trace.Thermometer;
@@ -63,7 +65,8 @@ final class Holds {
         List.of(),
         OptionalDouble.empty(),
         Optional.empty(),
-        Optional.empty());
+        Optional.empty(),
+        Medium.LIQUID);
   }
 
   static PressureTestResult analyse(double leak, double minutes, double every, Random random) {
@@ -101,6 +104,12 @@ final class Holds {
     double pumpedUntil;
     Optional<Draw> closingDraw;
     List<HoldConditions.EarlierHold> earlier;
+    Medium medium;
+    Volume liquid;
+    Gauge gauge;
+    double limit;
+    CoolantMixture coolant;
+    OwnLeak ownLeak;
 
     private Edit(HoldConditions c) {
       this.c = c;
@@ -111,28 +120,35 @@ final class Holds {
       pumpedUntil = c.pumping().until().orElse(0);
       closingDraw = c.closingDraw();
       earlier = c.earlier();
+      medium = c.medium();
+      liquid = c.liquid();
+      gauge = c.gauge();
+      limit = c.limit().pressure().kilopascals();
+      coolant = c.coolant();
+      ownLeak = c.ownLeak();
     }
 
     private HoldConditions done() {
       return new HoldConditions(
           c.rated(),
-          c.limit(),
+          new TestLimit(new GaugePressure(limit), c.limit().source()),
           c.atmosphere(),
           c.ambient(),
-          c.liquid(),
-          c.coolant(),
+          liquid,
+          coolant,
           airAndHoses,
-          c.gauge(),
+          gauge,
           thermometer,
           c.soak(),
-          c.ownLeak(),
+          ownLeak,
           acceptance,
           makerRule,
           new HoldConditions.Pumping(OptionalDouble.of(pumpedUntil), c.pumping().from()),
           earlier,
           c.disturbedMinutesBefore(),
           closingDraw,
-          c.window());
+          c.window(),
+          medium);
     }
   }
 }

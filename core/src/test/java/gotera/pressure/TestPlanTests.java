@@ -8,6 +8,8 @@ import gotera.pressure.trace.Gauge;
 import gotera.quantity.AbsolutePressure;
 import gotera.quantity.Volume;
 import gotera.testkit.Close;
+import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import org.junit.jupiter.api.Test;
 
@@ -21,7 +23,8 @@ class TestPlanTests {
         110,
         3.5,
         -0.01,
-        driftU);
+        driftU,
+        Optional.empty());
   }
 
   @Test
@@ -75,11 +78,40 @@ class TestPlanTests {
               Holds.RATED,
               rate.thermalSensitivity(),
               rate.drift(),
-              rate.driftU());
+              rate.driftU(),
+              Optional.empty());
       planned += plan.after(14.5).detection() / 40;
       shown += rate.limits().detection() / 40;
     }
     Close.to("mean detection limit (mL/min)", planned, shown, 0.25 * shown);
+  }
+
+  @Test
+  void halvingFindsWhatTryingEveryTimeFinds() {
+    for (var random : gotera.testkit.Seeds.of(60).toList()) {
+      TestPlan plan =
+          plan(
+              gotera.testkit.Seeds.between(random, 20, 500),
+              gotera.testkit.Seeds.between(random, 0.02, 3),
+              gotera.testkit.Seeds.between(random, 0.0005, 0.02));
+      double acceptance = List.of(0.1, 0.3, 1.0).get(random.nextInt(3));
+      OptionalDouble tried = OptionalDouble.empty();
+      for (int i = 2; i * 0.25 <= TestPlan.LONGEST && tried.isEmpty(); i++) {
+        if (plan.after(i * 0.25).detection() <= acceptance) {
+          tried = OptionalDouble.of(i * 0.25);
+        }
+      }
+      assertThat(plan.shortest(acceptance)).isEqualTo(tried);
+    }
+  }
+
+  @Test
+  void aVehicleThatStoodLongerDriftsLess() {
+    TestPlan plan = plan(150, 0.1, 0.1);
+    double search = plan.stand(1).orElseThrow();
+    double repair = plan.stand(0.3).orElseThrow();
+    assertThat(search).isLessThan(repair);
+    assertThat(plan.stand(0.05)).as("not even overnight without a probe").isEmpty();
   }
 
   @Test
@@ -94,7 +126,8 @@ class TestPlanTests {
                     110,
                     3.5,
                     0,
-                    0.01))
+                    0.01,
+                    Optional.empty()))
         .isInstanceOf(IllegalArgumentException.class);
   }
 }

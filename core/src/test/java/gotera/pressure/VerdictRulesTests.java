@@ -3,6 +3,7 @@ package gotera.pressure;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import gotera.cap.TestLimit;
+import gotera.pressure.law.Medium;
 import gotera.pressure.trace.Gauge;
 import gotera.pressure.trace.Trace;
 import gotera.pressure.trace.TraceEvent;
@@ -143,7 +144,8 @@ class VerdictRulesTests {
                 List.of(),
                 disturbed,
                 Optional.empty(),
-                Optional.empty()))
+                Optional.empty(),
+                Medium.LIQUID))
         .analyse();
   }
 

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import gotera.pressure.FittedCurve;
 import gotera.pressure.PressureTestResult;
 import gotera.pressure.compliance.AirAndHoses;
+import gotera.pressure.law.AsCoolant;
 import gotera.pressure.law.LeakLaw;
 import gotera.pressure.verdict.Reason;
 import gotera.pressure.verdict.VerdictKind;
@@ -29,6 +30,47 @@ class ProofTests {
     Close.to("bound (mL/min)", zero.bound(), TIGHT.rate().orElseThrow().upper(), 0);
     assertThat(zero.bound()).isGreaterThan(0.03);
     Close.to("up to (kPa)", zero.upTo(), 106, 0);
+  }
+
+  @Test
+  void airProvesAnAssemblyAndNothingOfCoolant() {
+    PressureTestResult.Rate wet = TIGHT.rate().orElseThrow();
+    PressureTestResult.Rate air =
+        new PressureTestResult.Rate(
+            wet.law(),
+            wet.laws(),
+            wet.rate(),
+            wet.budget(),
+            wet.limits(),
+            wet.leakThreshold(),
+            wet.endPressure(),
+            wet.meanPressure(),
+            wet.compliance(),
+            wet.airAndHoses(),
+            wet.thermalSensitivity(),
+            wet.drift(),
+            wet.driftU(),
+            wet.driftMeasured(),
+            wet.preHold(),
+            wet.settled(),
+            wet.settledU(),
+            wet.pumpedUpAgain(),
+            wet.hole(),
+            Optional.of(new AsCoolant(0, 0)));
+    PressureTestResult dry =
+        new PressureTestResult(
+            TIGHT.estimator(),
+            TIGHT.verdict(),
+            List.of(),
+            Optional.of(air),
+            OptionalDouble.empty(),
+            Optional.empty(),
+            Optional.empty(),
+            List.of(),
+            List.of());
+    Proof.Missing missing = (Proof.Missing) Proof.of(Optional.of(TIGHT), dry);
+    assertThat(missing.reasons()).containsExactly(Reason.of(Reason.Code.DRY_TEST));
+    assertThat(missing.change()).as("air and coolant have no difference").isEmpty();
   }
 
   @ParameterizedTest
@@ -80,9 +122,12 @@ class ProofTests {
             0,
             0.01,
             true,
+            false,
             1,
+            0.1,
             true,
-            OptionalDouble.empty());
+            OptionalDouble.empty(),
+            Optional.empty());
     return new PressureTestResult(
         "test",
         kind,

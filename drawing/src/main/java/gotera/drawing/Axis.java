@@ -39,6 +39,10 @@ record Axis(double low, double high, double step, double from, double to) {
     return from + (value - low) / (high - low) * (to - from);
   }
 
+  double value(double position) {
+    return low + (position - from) / (to - from) * (high - low);
+  }
+
   List<Double> ticks() {
     List<Double> ticks = new ArrayList<>();
     double first = Math.ceil(low / step - 1e-6) * step;
@@ -50,6 +54,7 @@ record Axis(double low, double high, double step, double from, double to) {
 
   String label(double tick) {
     int decimals = Math.max(0, (int) Math.ceil(-Math.log10(step) - 1e-9));
-    return String.format(Locale.ROOT, "%." + decimals + "f", tick + 0.0);
+    double shown = Math.abs(tick) < step / 2 ? 0 : tick;
+    return String.format(Locale.ROOT, "%." + decimals + "f", shown).replace('-', '\u2212');
   }
 }

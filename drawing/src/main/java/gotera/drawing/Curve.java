@@ -7,19 +7,24 @@ import gotera.pressure.verdict.MakerRule;
 import gotera.quantity.PressureUnit;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 /**
  * What a drawing of pressure over time shows.
  *
  * @param runs the hold, or two of them over each other from the moment of closing the valve: before
  *     first, then after
- * @param rated rated pressure (kPa)
+ * @param rated rated pressure, where there is one to reach (kPa)
  * @param makerRule the maker's rule
  * @param unit unit of the pressure axis
  * @param words the words on it
  */
 public record Curve(
-    List<Run> runs, double rated, Optional<MakerRule> makerRule, PressureUnit unit, Words words) {
+    List<Run> runs,
+    OptionalDouble rated,
+    Optional<MakerRule> makerRule,
+    PressureUnit unit,
+    Words words) {
   /** Keeps its own copy. */
   public Curve {
     runs = List.copyOf(runs);

@@ -53,6 +53,8 @@ public final class CurveDrawing {
   public enum Size {
     /** For a bench of some 720 px. */
     WIDE(720, 360, 10),
+    /** For a bench where readings are entered under it. */
+    LOW(720, 236, 10),
     /** For a phone. */
     NARROW(360, 330, 5);
 
@@ -87,7 +89,19 @@ public final class CurveDrawing {
       names();
     }
     temperature();
+    plot();
     return svg.close();
+  }
+
+  /** The frame itself, over everything, for whoever drags a part of the curve. */
+  private void plot() {
+    svg.plot(
+        minutes.from(),
+        30,
+        minutes.to() - minutes.from(),
+        plotBottom - 30,
+        minutes.value(minutes.from()),
+        minutes.value(minutes.to()));
   }
 
   private void window() {
@@ -96,13 +110,10 @@ public final class CurveDrawing {
         .ifPresent(
             w -> {
               double from = minutes.at(minute(last, w.from()));
-              svg.rect(
-                  from,
-                  30,
-                  minutes.at(minute(last, w.to())) - from,
-                  plotBottom - 30,
-                  0,
-                  "curve-window");
+              double to = minutes.at(minute(last, w.to()));
+              svg.rect(from, 30, to - from, plotBottom - 30, 0, "curve-window");
+              svg.line(from, 30, from, plotBottom, "curve-end");
+              svg.line(to, 30, to, plotBottom, "curve-end");
             });
   }
 
@@ -123,7 +134,10 @@ public final class CurveDrawing {
   }
 
   private void rated() {
-    double y = pressure.at(inUnit(curve.rated()));
+    if (curve.rated().isEmpty()) {
+      return;
+    }
+    double y = pressure.at(inUnit(curve.rated().getAsDouble()));
     if (y < 30 || y > plotBottom) {
       return;
     }
@@ -315,8 +329,12 @@ public final class CurveDrawing {
 
   /** Pressures to show: those of the hold, its limits, and some air around them. */
   private double[] range() {
-    double low = inUnit(curve.rated());
-    double high = low;
+    double low = Double.POSITIVE_INFINITY;
+    double high = Double.NEGATIVE_INFINITY;
+    if (curve.rated().isPresent()) {
+      low = inUnit(curve.rated().getAsDouble());
+      high = low;
+    }
     for (Run run : curve.runs()) {
       Trace trace = run.trace();
       for (int i = 0; i < trace.size(); i++) {
@@ -324,8 +342,14 @@ public final class CurveDrawing {
         if (held || trace.size() < 12) {
           low = Math.min(low, inUnit(trace.gauge(i)));
         }
-        high = Math.max(high, inUnit(trace.gauge(i)));
+        if (held || curve.rated().isPresent()) {
+          high = Math.max(high, inUnit(trace.gauge(i)));
+        }
       }
+    }
+    if (low > high) {
+      low = 0;
+      high = 0;
     }
     double margin = Math.max(0.06 * (high - low), inUnit(1));
     return new double[] {low - margin, high + margin};

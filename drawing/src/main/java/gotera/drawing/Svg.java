@@ -74,6 +74,18 @@ final class Svg {
             .formatted(number(x), number(y), anchor, styleClass, escape(text)));
   }
 
+  /** An invisible frame that knows the values at its left and right end. */
+  Svg plot(double x, double y, double width, double height, double from, double to) {
+    return raw(
+        "<rect x=\"%s\" y=\"%s\" width=\"%s\" height=\"%s\" class=\"curve-plot\""
+                .formatted(number(x), number(y), number(width), number(height))
+            + " data-from=\""
+            + from
+            + "\" data-to=\""
+            + to
+            + "\"/>");
+  }
+
   static String number(double value) {
     // a page has thousands of these: String.format would be most of its cost
     long tenths = Math.round(value * 10);

@@ -48,6 +48,7 @@ public final class VerdictShape {
   }
 
   private static void ring(Svg svg, double missing) {
+    svg.circle(24, 24, RADIUS, "shape-track");
     arc(svg, 1 - Math.max(0.12, Math.min(0.85, missing)), "shape-ring");
   }
 

@@ -20,6 +20,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import javax.xml.parsers.DocumentBuilderFactory;
 import org.junit.jupiter.api.Nested;
@@ -102,7 +103,7 @@ class DrawingTests {
     private Curve curve(PressureUnit unit, List<Curve.Run> runs) {
       return new Curve(
           runs,
-          124,
+          OptionalDouble.of(124),
           Optional.of(new MakerRule(new GaugePressure(120), 2, 5)),
           unit,
           new Curve.Words(

@@ -11,6 +11,7 @@ import gotera.pressure.compliance.Geometry;
 import gotera.pressure.compliance.MeasuredCompliance;
 import gotera.pressure.compliance.MeasuredCompliance.HosePrior;
 import gotera.pressure.compliance.Strokes;
+import gotera.pressure.law.AsCoolant;
 import gotera.pressure.trace.Gauge;
 import gotera.pressure.trace.Soak;
 import gotera.pressure.trace.Thermometer;
@@ -82,7 +83,7 @@ public record HoldDefaults(HoldConditions conditions, List<String> assumed) {
             new HoldConditions.OwnLeak(
                 new LeakRate(or(d.ownLeak(), 0, "own_leak_ml_per_min", assumed)),
                 or(d.ownLeakU(), 0, "own_leak_u", assumed)),
-            acceptance(d, assumed),
+            acceptance(d, atmosphere, assumed),
             d.makerRule()
                 .map(
                     r ->
@@ -94,7 +95,8 @@ public record HoldDefaults(HoldConditions conditions, List<String> assumed) {
                 .toList(),
             d.releasedBeforeMin(),
             d.closingDraw().map(HoldDefaults::draw),
-            d.windowS().map(w -> new HoldConditions.Window(w.get(0), w.get(1))));
+            d.windowS().map(w -> new HoldConditions.Window(w.get(0), w.get(1))),
+            d.medium());
     return new HoldDefaults(conditions, List.copyOf(assumed));
   }
 
@@ -204,7 +206,9 @@ public record HoldDefaults(HoldConditions conditions, List<String> assumed) {
         new GaugePressure(d.afterKpa()));
   }
 
-  private static Acceptance acceptance(HoldDescription d, List<String> assumed) {
+  /** A purpose's limit is one of coolant: for a test with air, what a hole of that size passes. */
+  private static Acceptance acceptance(
+      HoldDescription d, AbsolutePressure atmosphere, List<String> assumed) {
     if (d.acceptance().isPresent() && d.purpose().isEmpty()) {
       return new Acceptance(Purpose.OWN, d.acceptance().getAsDouble());
     }
@@ -214,10 +218,22 @@ public record HoldDefaults(HoldConditions conditions, List<String> assumed) {
     String word = d.purpose().orElse(Purpose.SIGN_OFF.word());
     for (Purpose purpose : Purpose.values()) {
       if (purpose.word().equals(word)) {
-        return new Acceptance(purpose, d.acceptance().orElse(purpose.usual()));
+        return new Acceptance(
+            purpose, d.acceptance().orElseGet(() -> purpose.usual() * air(d, atmosphere)));
       }
     }
     throw new IllegalArgumentException("purpose " + word);
+  }
+
+  /** Air that passes the hole which passes one of coolant (1). */
+  private static double air(HoldDescription d, AbsolutePressure atmosphere) {
+    GaugePressure rated = new GaugePressure(d.ratedKpa());
+    CoolantMixture coolant = new CoolantMixture(d.strength().orElse(HALF));
+    return switch (d.medium()) {
+      case LIQUID -> 1;
+      case GAS -> 1 / AsCoolant.ofGas(1, rated, atmosphere, coolant).orifice();
+      case VACUUM -> 1 / AsCoolant.ofVacuum(1, rated, atmosphere, coolant).orifice();
+    };
   }
 
   private static HoldConditions.Pumping pumping(

@@ -1,5 +1,6 @@
 package gotera.formats;
 
+import gotera.pressure.law.Medium;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -31,6 +32,7 @@ import java.util.OptionalDouble;
  * @param acceptance acceptance limit of the shop's own (mL/min)
  * @param makerRule the maker's rule
  * @param windowS start and end of the window (s)
+ * @param medium what is pressed through a leak
  */
 public record HoldDescription(
     double ratedKpa,
@@ -54,7 +56,18 @@ public record HoldDescription(
     Optional<String> purpose,
     OptionalDouble acceptance,
     Optional<RuleMember> makerRule,
-    Optional<List<Double>> windowS) {
+    Optional<List<Double>> windowS,
+    Medium medium) {
+
+  /** A description of which only what is required is known. */
+  public static HoldEdit of(double ratedKpa, double liquidMl, Compliance compliance) {
+    return new HoldEdit(ratedKpa, liquidMl, compliance);
+  }
+
+  /** This description, to be changed. */
+  public HoldEdit edit() {
+    return new HoldEdit(this);
+  }
 
   /** The format's name and version. */
   public static final String FORMAT = "gotera-hold/1";

@@ -8,12 +8,12 @@ import gotera.formats.HoldDescription.RuleMember;
 import gotera.formats.HoldDescription.StrokeReading;
 import gotera.formats.HoldDescription.StrokesMember;
 import gotera.formats.HoldDescription.ThermometerMember;
+import gotera.pressure.law.Medium;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import tools.jackson.core.JacksonException;
-import tools.jackson.databind.JsonNode;
+import java.util.stream.Stream;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -27,19 +27,11 @@ public final class HoldJson {
   /** Reads a description. */
   public static ReadOutcome<HoldDescription> read(String json) {
     Problems problems = new Problems();
-    JsonNode root;
-    try {
-      root = MAPPER.readTree(json);
-    } catch (JacksonException e) {
-      long line = e.getLocation() == null ? 0 : Math.max(0, e.getLocation().getLineNr());
-      problems.add(line, "", "text that is no JSON", "a JSON object");
+    Optional<JsonMembers> root = JsonMembers.of(json, problems);
+    if (root.isEmpty()) {
       return problems.rejected();
     }
-    if (!root.isObject()) {
-      problems.add(1, "", root.isMissingNode() ? "an empty file" : "no object", "a JSON object");
-      return problems.rejected();
-    }
-    JsonMembers m = new JsonMembers("", root, problems);
+    JsonMembers m = root.get();
     Optional<HoldDescription> description = description(m, problems);
     m.refuseUnknown();
     return description.isPresent() && problems.isEmpty()
@@ -49,10 +41,13 @@ public final class HoldJson {
 
   private static Optional<HoldDescription> description(JsonMembers m, Problems problems) {
     m.word("format", List.of(HoldDescription.FORMAT));
-    m.onlyYet("medium", "liquid");
+    Medium medium =
+        m.word("medium", Stream.of(Medium.values()).map(Medium::word).toList())
+            .flatMap(Medium::of)
+            .orElse(Medium.LIQUID);
     m.onlyYet("glycol", "ethylene");
     OptionalDouble rated = m.required("rated_kpa", 1, 1000);
-    OptionalDouble liquid = m.required("liquid_ml", 1, 1_000_000);
+    OptionalDouble liquid = m.required("liquid_ml", medium == Medium.LIQUID ? 1 : 0, 1_000_000);
     Optional<Compliance> compliance = compliance(m.object("compliance"), problems);
     Optional<String> limitSource = m.word("limit_source", List.of("cap", "maker"));
     HoldDescription description =
@@ -84,7 +79,8 @@ public final class HoldJson {
             m.word("purpose", List.of("search", "repair", "sign-off")),
             m.number("acceptance_ml_per_min", 1e-6, 1000),
             m.object("maker_rule").map(HoldJson::rule),
-            m.window("window_s"));
+            m.window("window_s"),
+            medium);
     return rated.isEmpty() || liquid.isEmpty() || compliance.isEmpty()
         ? Optional.empty()
         : Optional.of(description);
@@ -245,7 +241,7 @@ public final class HoldJson {
     put(n, "ambient_c", d.ambientC());
     n.put("liquid_ml", d.liquidMl());
     put(n, "strength", d.strength());
-    n.put("medium", "liquid");
+    n.put("medium", d.medium().word());
     writeCompliance(n.putObject("compliance"), d.compliance());
     d.gauge().ifPresent(g -> writeGauge(n.putObject("gauge"), g));
     d.thermometer()

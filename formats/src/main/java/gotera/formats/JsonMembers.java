@@ -7,10 +7,14 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
+import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
 
 /** The members of one JSON object, read strictly: what was not asked for is refused at the end. */
 final class JsonMembers {
+  private static final JsonMapper MAPPER = JsonMapper.builder().build();
+
   private final String path;
   private final JsonNode object;
   private final Problems problems;
@@ -20,6 +24,23 @@ final class JsonMembers {
     this.path = path;
     this.object = object;
     this.problems = problems;
+  }
+
+  /** The object that a file is; what it is instead is said. */
+  static Optional<JsonMembers> of(String json, Problems problems) {
+    JsonNode root;
+    try {
+      root = MAPPER.readTree(json);
+    } catch (JacksonException e) {
+      long line = e.getLocation() == null ? 0 : Math.max(0, e.getLocation().getLineNr());
+      problems.add(line, "", "text that is no JSON", "a JSON object");
+      return Optional.empty();
+    }
+    if (!root.isObject()) {
+      problems.add(1, "", root.isMissingNode() ? "an empty file" : "no object", "a JSON object");
+      return Optional.empty();
+    }
+    return Optional.of(new JsonMembers("", root, problems));
   }
 
   OptionalDouble number(String name, double low, double high) {
@@ -81,6 +102,35 @@ final class JsonMembers {
       return Optional.empty();
     }
     return Optional.of(new JsonMembers(path + name + ".", node, problems));
+  }
+
+  Optional<String> text(String name) {
+    JsonNode node = get(name);
+    if (node != null && !node.isString()) {
+      refuse(name, node.toString(), "a text");
+    }
+    return node == null || !node.isString() ? Optional.empty() : Optional.of(node.stringValue());
+  }
+
+  /** The texts of an array; none where it is absent. */
+  List<String> texts(String name) {
+    JsonNode node = get(name);
+    List<String> texts = new ArrayList<>();
+    if (node == null) {
+      return texts;
+    }
+    if (!node.isArray()) {
+      refuse(name, node.toString(), "an array of texts");
+      return texts;
+    }
+    for (int i = 0; i < node.size(); i++) {
+      if (node.get(i).isString()) {
+        texts.add(node.get(i).stringValue());
+      } else {
+        refuse(name, node.get(i).toString(), "an array of texts");
+      }
+    }
+    return texts;
   }
 
   boolean has(String name) {

@@ -54,6 +54,8 @@ public final class ResultJson {
     ArrayNode assumed = n.putArray("assumed");
     completed.assumed().forEach(assumed::add);
     result.window().ifPresent(w -> n.putArray("window_s").add(w.from()).add(w.to()));
+    ArrayNode disturbances = n.putArray("disturbances_s");
+    result.disturbances().forEach(d -> disturbances.addArray().add(d.from()).add(d.to()));
     n.put("estimator", result.estimator());
     n.set("hold", HoldJson.node(description));
     used(n.putObject("used"), completed.conditions());
@@ -73,7 +75,7 @@ public final class ResultJson {
       ObjectNode law = laws.addObject().put("law", w.law().word()).put("settling", true);
       number(law, "weight", w.probability());
     }
-    n.put("only_up_to_end_pressure", r.onlyUpToEnd());
+    n.put("only_up_to_end_pressure", !r.pumpedUpAgain());
     ArrayNode budget = n.putArray("budget");
     for (Contribution c : r.budget().contributions()) {
       ObjectNode item =
@@ -89,6 +91,14 @@ public final class ResultJson {
     number(n, "compliance_ml_per_kpa", r.compliance());
     number(n, "drift_k_per_min", r.drift());
     number(n, "settled_ml", r.settled());
+    n.put("pre_hold", r.preHold());
+    r.asCoolant()
+        .ifPresent(
+            c -> {
+              ObjectNode coolant = n.putObject("as_coolant");
+              number(coolant, "seep_ml_per_min", c.seep());
+              number(coolant, "orifice_ml_per_min", c.orifice());
+            });
   }
 
   private static void used(ObjectNode n, HoldConditions c) {

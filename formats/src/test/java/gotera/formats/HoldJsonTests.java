@@ -6,6 +6,7 @@ import gotera.formats.ReadOutcome.Accepted;
 import gotera.formats.ReadOutcome.Rejected;
 import gotera.pressure.HoldConditions;
 import gotera.pressure.compliance.AirAndHoses;
+import gotera.pressure.law.Medium;
 import gotera.pressure.trace.Soak;
 import gotera.pressure.trace.Trace;
 import gotera.testkit.Close;
@@ -97,8 +98,33 @@ class HoldJsonTests {
 
   @Test
   void saysWhatThisVersionDoesNotComputeYet() {
-    assertThat(rejected(WHOLE.replace("\"liquid\"", "\"gas\"")).get(0).expected()).contains("yet");
+    String propylene = WHOLE.replace("\"strength\"", "\"glycol\": \"propylene\", \"strength\"");
+    assertThat(rejected(propylene).get(0).expected()).contains("yet");
     assertThat(rejected(WHOLE.replace("\"draws\"", "\"strokes\""))).isNotEmpty();
+  }
+
+  @Test
+  void aSystemFullOfAirHoldsNoLiquid() {
+    String dry =
+        """
+        {"rated_kpa":110,"liquid_ml":0,"medium":"gas","compliance":{"trapped_air_ml":8000}}
+        """;
+    assertThat(accepted(dry).medium()).isEqualTo(Medium.GAS);
+    assertThat(rejected(dry.replace("gas", "liquid"))).isNotEmpty();
+    assertThat(rejected(dry.replace("gas", "vaccum")).get(0).expected()).contains("vacuum");
+  }
+
+  @Test
+  void aPurposeWithAirAcceptsWhatTheHoleOfItsCoolantPasses() {
+    String dry =
+        """
+        {"rated_kpa":110,"liquid_ml":0,"medium":"gas","purpose":"repair","strength":0.5,
+         "compliance":{"trapped_air_ml":8000}}
+        """;
+    HoldConditions conditions =
+        HoldDefaults.complete(accepted(dry), Trace.builder().reading(0, 110).build()).conditions();
+    // by hand: 0.3 mL/min of coolant of 1056 kg/m³ at √(2·110000/1056) = 14.4 m/s, air at 198.6
+    Close.to("limit (mL/min)", conditions.acceptance().limit(), 0.3 * 198.6 / 14.43, 0.02);
   }
 
   @Test

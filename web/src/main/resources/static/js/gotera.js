@@ -8,6 +8,9 @@ import { startKeys } from "./keys.js";
 import { startOffline } from "./offline.js";
 import { startDrafts } from "./drafts.js";
 import { startLive } from "./live.js";
+import { startStrokes } from "./strokes.js";
+import { startWindow } from "./window.js";
+import { startSlide } from "./slide.js";
 
 startStopwatch();
 startReading();
@@ -18,3 +21,6 @@ startKeys();
 startOffline();
 startDrafts();
 startLive();
+startStrokes();
+startWindow();
+startSlide();

@@ -28,6 +28,8 @@ class AccessibilityTests {
           "refill",
           "re-test",
           "re-test?again=true",
+          "re-test/plan",
+          "level-watch",
           "re-test/print",
           "hand-over",
           "history");
@@ -37,7 +39,15 @@ class AccessibilityTests {
     try (Bench bench = Bench.of(application, "lead")) {
       List<String> paths =
           new ArrayList<>(
-              List.of("/", "/jobs/new", "/jobs/none", "/account", "/accounts", "/phone"));
+              List.of(
+                  "/",
+                  "/jobs/new",
+                  "/jobs/none",
+                  "/account",
+                  "/accounts",
+                  "/phone",
+                  "/equipment",
+                  "/equipment/new?kind=tester"));
       String job =
           bench
               .page

@@ -113,6 +113,39 @@ final class Bench implements AutoCloseable {
     page.locator(selector).first().focus();
   }
 
+  /** Begins a job with a test that is being pumped. */
+  void pumping(String stamp, String gaugeStep) {
+    click("Start a test now");
+    fill("Stamped on the cap", stamp);
+    fill("Smallest step you read", gaugeStep);
+    click("Begin pumping");
+  }
+
+  /** Types a reading and keeps it. */
+  void reading(String value) {
+    page.locator("#gauge").fill(value);
+    click("Keep reading");
+  }
+
+  /** Gives a curve as a file. */
+  void curve(String csv) {
+    page.locator("summary").getByText("Curve from a file").click();
+    giveFile("hold.csv", csv);
+    click("Take it");
+  }
+
+  /** Types a draw and keeps it. */
+  void draw(String kind, String millilitres, String before, String after) {
+    if (page.locator("#draws[open]").count() == 0) {
+      page.locator("#draws summary").click();
+    }
+    page.locator("#draws").getByText(kind).first().click();
+    page.locator("#volume").fill(millilitres);
+    page.locator("#before").fill(before);
+    page.locator("#after").fill(after);
+    click("Keep the draw");
+  }
+
   void giveFile(String name, byte[] content) {
     page.setInputFiles("#file", new FilePayload(name, "text/csv", content));
   }

@@ -34,7 +34,7 @@ final class Browser implements AutoCloseable {
   BrowserContext person(int width, int height) {
     BrowserContext context =
         chromium.newContext(new NewContextOptions().setViewportSize(width, height));
-    context.setDefaultTimeout(8_000);
+    context.setDefaultTimeout(15_000);
     return context;
   }
 

@@ -2,14 +2,7 @@ package gotera.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import gotera.simulation.StandInVehicle;
-import gotera.simulation.StandInVehicle.Hold;
-import gotera.simulation.StandInVehicle.Instruments;
-import gotera.simulation.StandInVehicle.Leak;
-import gotera.simulation.StandInVehicle.SystemUnderTest;
 import java.util.List;
-import java.util.Locale;
-import java.util.Random;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 
@@ -30,8 +23,8 @@ class JourneyTests {
       bench.page.getByText("digits").first().click();
       bench.click("Begin pumping");
       assertThat(bench.text(".limit-line")).contains("124.1 kPa").contains("18.0 psi");
-      reading(bench, "40");
-      reading(bench, "95");
+      bench.reading("40");
+      bench.reading("95");
       bench.click("Place seen: stop");
       assertThat(bench.text(".so-far summary")).contains("Place seen, not measured");
 
@@ -69,19 +62,11 @@ class JourneyTests {
       bench.fill("Thermometer reads to, K", "0.05");
       bench.fill("Liquid in the system", "6.2 L");
       bench.click("Begin pumping");
-      bench.page.locator("summary").getByText("Curve from a file").click();
-      bench.giveFile("hold.csv", hold.csv());
-      bench.click("Take it");
-      bench.page.locator("summary").getByText("Draws after the hold").click();
+      bench.curve(hold.csv());
       String[] large = hold.draw(20);
       String[] small = hold.draw(2);
-      bench.page.locator("#volume").fill("20");
-      bench.page.locator("#before").fill(large[0]);
-      bench.page.locator("#after").fill(large[1]);
-      bench.page.locator("#closingVolume").fill("2 ml");
-      bench.page.locator("#closingBefore").fill(small[0]);
-      bench.page.locator("#closingAfter").fill(small[1]);
-      bench.click("Keep the draws");
+      bench.draw("measuring draw", "20", large[0], large[1]);
+      bench.draw("closing draw", "2 ml", small[0], small[1]);
       assertThat(bench.text(".said")).contains("Tight, at most 0.0");
       bench.click("Finish");
 
@@ -91,7 +76,9 @@ class JourneyTests {
           .contains("stands alone with its bound");
       assertThat(bench.page.locator(".curve-wide .curve-earlier").count()).isPositive();
       bench.page.locator("summary").getByText("Where does this come from?").click();
-      assertThat(bench.text(".origins")).contains("Upper limit").contains("measured by a draw");
+      assertThat(bench.text("#figures"))
+          .contains("Upper limit")
+          .contains("measured by draws or strokes");
       bench.page.getByText("To print").click();
       bench.page.waitForURL("**/print");
       assertThat(bench.text(".paper"))
@@ -178,20 +165,19 @@ class JourneyTests {
         bench.type(minute + ":00");
         bench.press("Enter");
       }
-      bench.focus("text=Draws after the hold");
-      bench.page.keyboard().press("Enter");
-      String[] large = hold.draw(20);
-      String[] small = hold.draw(2);
-      String[] fields = {"volume", "before", "after"};
-      String[] closing = {"closingVolume", "closingBefore", "closingAfter"};
-      String[] typed = {"20", large[0], large[1], "2", small[0], small[1]};
-      for (int i = 0; i < 3; i++) {
-        bench.focus("#" + fields[i]);
-        bench.type(typed[i]);
-        bench.focus("#" + closing[i]);
-        bench.type(typed[i + 3]);
+      String[][] draws = {hold.draw(20), hold.draw(2)};
+      for (int i = 0; i < 2; i++) {
+        bench.focus("#draws summary");
+        bench.page.keyboard().press("Enter");
+        String[] fields = {"before", "volume", "after"};
+        String[] typed = {draws[i][0], i == 0 ? "20" : "2", draws[i][1]};
+        for (int k = 0; k < 3; k++) {
+          bench.focus("#" + fields[k]);
+          bench.page.keyboard().press("Control+a");
+          bench.type(typed[k]);
+        }
+        bench.press("Enter");
       }
-      bench.press("Enter");
       bench.page.keyboard().press("Escape");
       bench.press("f");
       assertThat(bench.text(".statement")).contains("The computed leak rate is zero: at most");
@@ -213,61 +199,6 @@ class JourneyTests {
       assertThat(bench.text("#gauge-now")).contains("psi");
       bench.open("/");
       assertThat(bench.page.locator(".units [aria-pressed=true]").innerText()).isEqualTo("psi");
-    }
-  }
-
-  private static void reading(Bench bench, String kilopascals) {
-    bench.page.locator("#gauge").fill(kilopascals);
-    bench.click("Keep reading");
-  }
-
-  /** A simulated hold whose readings and draws are typed or given as a file. */
-  private static final class SimulatedHold {
-    private static final double MINUTES = 34;
-    private final StandInVehicle vehicle;
-    private final Hold hold;
-    private final gotera.pressure.trace.Trace trace;
-    private final long seed;
-
-    SimulatedHold(double liquid, double pressure, List<Leak> leaks, long seed) {
-      this.seed = seed;
-      vehicle =
-          new StandInVehicle(
-              new SystemUnderTest(150, liquid, 0.27, 0.03, 80, 4.2e-4, 0.76),
-              leaks,
-              new Instruments(0.1, 0.03, 0.05, 0.02));
-      hold = new Hold(pressure, 20, MINUTES * 60, 10, 18, 0.002);
-      trace = vehicle.run(hold, new Random(seed)).trace();
-    }
-
-    String csv() {
-      StringBuilder csv = new StringBuilder("elapsed_s,gauge_kpa,coolant_c,event\n");
-      for (int i = 0; i < trace.size(); i++) {
-        csv.append(
-            String.format(
-                Locale.ROOT,
-                "%.0f,%.1f,%.2f,%s\n",
-                trace.seconds(i),
-                trace.gauge(i),
-                trace.celsius(i),
-                trace.seconds(i) == 20 ? "valve-shut" : ""));
-      }
-      return csv.toString();
-    }
-
-    String[] at(int minute) {
-      int i = 2 + minute * 6;
-      return new String[] {
-        String.format(Locale.ROOT, "%.1f", trace.gauge(i)),
-        String.format(Locale.ROOT, "%.2f", trace.celsius(i))
-      };
-    }
-
-    String[] draw(double millilitres) {
-      double[] step = vehicle.draw(hold, millilitres, new Random(seed + 1));
-      return new String[] {
-        String.format(Locale.ROOT, "%.1f", step[0]), String.format(Locale.ROOT, "%.1f", step[1])
-      };
     }
   }
 }

@@ -138,7 +138,7 @@ final class KillDrill {
         if (answer.status() == 302 && !answer.toSignIn()) {
           acknowledged.add(entry);
           entry = null;
-        } else if (answer.status() >= 500) {
+        } else if (answer.status() == 503 && answer.header("Gotera-Refusal").equals("database")) {
           refused.incrementAndGet();
           Server.pause(100);
         } else if (answer.status() == 422) {

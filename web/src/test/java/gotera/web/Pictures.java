@@ -26,10 +26,13 @@ final class Pictures {
           "intake=2:intake",
           "cap=2:cap",
           "repair=3:repair",
-          "set-up=1:re-test",
+          "set-up=2:pressure-test?again=true",
           "hand-over=3:hand-over",
           "history=2:history",
-          "accounts=/accounts");
+          "accounts=/accounts",
+          "plan=2:pressure-test/plan",
+          "equipment=/equipment",
+          "level-watch=3:level-watch");
 
   private Pictures() {}
 

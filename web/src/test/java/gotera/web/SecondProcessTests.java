@@ -94,16 +94,13 @@ class SecondProcessTests {
     String second = application.second().address();
     try (OneAddress one = new OneAddress(first);
         Bench bench = Bench.at(application, one.address())) {
-      bench.click("Start a test now");
-      bench.fill("Stamped on the cap", "1.2 bar");
-      bench.fill("Smallest step you read", "0.5 kPa");
-      bench.click("Begin pumping");
-      reading(bench, "80");
+      bench.pumping("1.2 bar", "0.5 kPa");
+      bench.reading("80");
       one.to(second);
-      reading(bench, "120");
+      bench.reading("120");
       bench.click("Valve shut");
       one.to(first);
-      reading(bench, "119.5");
+      bench.reading("119.5");
       one.to(second);
       assertThat(bench.page.content()).contains("80.0").contains("120.0").contains("119.5");
       bench.click("Finish");
@@ -121,11 +118,6 @@ class SecondProcessTests {
       bench.open("/jobs/new");
       assertThat(bench.page.url()).as("signed out on both").endsWith("/sign-in");
     }
-  }
-
-  private static void reading(Bench bench, String value) {
-    bench.page.locator("#gauge").fill(value);
-    bench.click("Keep reading");
   }
 
   @Test

@@ -28,7 +28,7 @@ class TogetherTests {
       gauge.click("Save the cap");
       gauge.fill("Smallest step you read", "0.5 kPa");
       gauge.click("Begin pumping");
-      reading(gauge, "120");
+      gauge.reading("120");
       gauge.click("Valve shut");
 
       under.open("/");
@@ -40,7 +40,7 @@ class TogetherTests {
       under.fill("Note", "One bead, front face");
       under.fill("Drops in a minute", "12");
       under.page.setInputFiles("#photo", new FilePayload("../../bead.exe", "text/html", photo()));
-      reading(gauge, "119.5");
+      gauge.reading("119.5");
       under.click("Wet");
       assertThat(under.text(".joint-about")).contains("12");
       assertThat(under.page.locator(".joint-photo img").getAttribute("src")).startsWith("/photos/");
@@ -55,7 +55,7 @@ class TogetherTests {
 
       // a half-typed reading is not touched by what comes in
       under.page.locator("#gauge").fill("118");
-      reading(gauge, "118.5");
+      gauge.reading("118.5");
       under.page.locator("#gauge-now").getByText("118.5").waitFor();
       assertThat(under.page.locator("#gauge").inputValue()).isEqualTo("118");
 
@@ -90,10 +90,10 @@ class TogetherTests {
   @Test
   void aReadingMistypedIsTakenBackAndStaysInTheHistory(Application.Running application) {
     try (Bench bench = Bench.of(application)) {
-      pumping(bench);
-      reading(bench, "18");
+      bench.pumping("18 psi", "0.5 kPa");
+      bench.reading("18");
       bench.click("Undo");
-      reading(bench, "118");
+      bench.reading("118");
       assertThat(bench.text("#gauge-now")).contains("118.0");
       bench.open(bench.jobPath() + "/history");
       assertThat(bench.text("#history"))
@@ -148,18 +148,6 @@ class TogetherTests {
       bench.open(job + "/intake");
       assertThat(bench.page.locator("#vehicle").inputValue()).isEmpty();
     }
-  }
-
-  private static void pumping(Bench bench) {
-    bench.click("Start a test now");
-    bench.fill("Stamped on the cap", "18 psi");
-    bench.fill("Smallest step you read", "0.5 kPa");
-    bench.click("Begin pumping");
-  }
-
-  private static void reading(Bench bench, String value) {
-    bench.page.locator("#gauge").fill(value);
-    bench.click("Keep reading");
   }
 
   private static byte[] photo() throws IOException {

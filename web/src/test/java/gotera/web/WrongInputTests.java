@@ -142,11 +142,7 @@ class WrongInputTests {
   @Test
   void aDrawThatRaisesThePressure(Application.Running application) {
     try (Bench bench = pumping(application)) {
-      bench.page.locator("summary").getByText("Draws after the hold").click();
-      bench.page.locator("#volume").fill("20");
-      bench.page.locator("#before").fill("100");
-      bench.page.locator("#after").fill("110");
-      bench.click("Keep the draws");
+      bench.draw("measuring draw", "20", "100", "110");
       assertThat(bench.text("#after-problem")).contains("less than before");
       assertThat(bench.page.locator("#volume").inputValue()).isEqualTo("20");
     }
@@ -164,16 +160,12 @@ class WrongInputTests {
 
   private static Bench pumping(Application.Running application) {
     Bench bench = Bench.of(application);
-    bench.click("Start a test now");
-    bench.fill("Stamped on the cap", "18 psi");
-    bench.fill("Smallest step you read", "0.5");
-    bench.click("Begin pumping");
+    bench.pumping("18 psi", "0.5");
     return bench;
   }
 
   private static void reading(Bench bench, String gauge, String at) {
-    bench.page.locator("#gauge").fill(gauge);
     bench.page.locator("#at").fill(at);
-    bench.click("Keep reading");
+    bench.reading(gauge);
   }
 }

@@ -25,15 +25,10 @@ public record LostVolume(
     double gauge0,
     double atmosphere,
     double vapour0,
-    double kelvin0) {
+    double kelvin0)
+    implements Loss {
 
-  /**
-   * Volume lost since the start (mL).
-   *
-   * @param gauge gauge pressure now, p (kPa)
-   * @param kelvin temperature now, T (K)
-   * @param vapour water vapour now, p_v (kPa)
-   */
+  @Override
   public double at(double gauge, double kelvin, double vapour) {
     double dry = gauge + atmosphere - vapour;
     return air * dry0() / dry * kelvin / kelvin0
@@ -42,16 +37,14 @@ public record LostVolume(
         + expansion * liquid * (kelvin - kelvin0);
   }
 
-  /** How much volume one more kilopascal on the gauge stands for now, −dV/dp (mL/kPa). */
+  @Override
   public double perKilopascal(double gauge, double kelvin, double vapour) {
     double dry = gauge + atmosphere - vapour;
     return air * dry0() / (dry * dry) * kelvin / kelvin0 + hose;
   }
 
-  /**
-   * Gauge pressure at which so much would have been lost (kPa): the root of the quadratic in P −
-   * p_v that {@link #at} is.
-   */
+  /** The root of the quadratic in P − p_v that {@link #at} is. */
+  @Override
   public double gauge(double lost, double kelvin, double vapour) {
     double a = air * dry0() * kelvin / kelvin0;
     double c =

@@ -23,10 +23,12 @@ public record TemperatureTrack(
     boolean measured,
     double highest) {
   /** One probe does not know eight litres: 0.3 of the drift (our judgement, untested). */
-  private static final double PROBE_SHARE = 0.3;
+  public static final double PROBE_SHARE = 0.3;
 
   /** What no probe sees (K/min) (our judgement, untested). */
-  private static final double FLOOR = 0.005;
+  public static final double FLOOR = 0.005;
+
+  private static final int MOST_BLOCKS = 200;
 
   /** Temperature at a moment (°C). */
   public double celsius(double seconds) {
@@ -87,16 +89,21 @@ public record TemperatureTrack(
       Thermometer thermometer,
       double highest) {
     int n = minutes.length;
-    LeastSquares line = LeastSquares.polynomial(minutes, celsius, thermometer.noise(), 1);
+    // long logs are averaged first, as the gauge's are
+    int blocks = Math.min(n, MOST_BLOCKS);
+    double noise = thermometer.noise() * Math.sqrt((double) blocks / n);
+    double[] times = averaged(minutes, blocks);
+    double[] means = averaged(celsius, blocks);
+    LeastSquares line = LeastSquares.polynomial(times, means, noise, 1);
     LeastSquares best = line;
     if (n >= 4) {
-      LeastSquares level = LeastSquares.polynomial(minutes, celsius, thermometer.noise(), 0);
+      LeastSquares level = LeastSquares.polynomial(times, means, noise, 0);
       if (cost(level) < cost(line)) {
         best = level;
       }
     }
     if (n >= 6) {
-      LeastSquares parabola = LeastSquares.polynomial(minutes, celsius, thermometer.noise(), 2);
+      LeastSquares parabola = LeastSquares.polynomial(times, means, noise, 2);
       if (cost(parabola) < cost(best)) {
         best = parabola;
       }
@@ -105,14 +112,23 @@ public record TemperatureTrack(
     double slope = c.length < 2 ? 0 : c.length < 3 ? c[1] : c[1] + c[2] * length;
     double span = minutes[n - 1] - minutes[0];
     // the steps of the display do not average away, as for the gauge
-    double steps =
-        n < 30 || thermometer.resolution() > 2.5 * thermometer.repeatability()
-            ? thermometer.resolution() / (Math.sqrt(6) * span)
-            : 0;
+    double steps = thermometer.stepsStay(n) ? thermometer.resolution() / (Math.sqrt(6) * span) : 0;
     double log = Math.hypot(line.sd(1), steps);
     double probe = PROBE_SHARE * slope;
     return new TemperatureTrack(
         origin, c, slope, Math.sqrt(log * log + probe * probe + FLOOR * FLOOR), true, highest);
+  }
+
+  private static double[] averaged(double[] values, int blocks) {
+    double[] means = new double[blocks];
+    for (int b = 0; b < blocks; b++) {
+      int from = (int) ((long) b * values.length / blocks);
+      int to = (int) ((long) (b + 1) * values.length / blocks);
+      for (int i = from; i < to; i++) {
+        means[b] += values[i] / (to - from);
+      }
+    }
+    return means;
   }
 
   private static double cost(LeastSquares fit) {

@@ -18,4 +18,9 @@ public record Thermometer(double resolution, double repeatability) {
   public double noise() {
     return Math.sqrt(resolution * resolution / 12 + repeatability * repeatability);
   }
+
+  /** Whether its steps fail to average away over so many readings, as {@link Gauge#stepsStay}. */
+  public boolean stepsStay(int readings) {
+    return readings < 30 || resolution > 2.5 * repeatability;
+  }
 }

@@ -27,6 +27,10 @@ public record Reason(Code code, List<Double> numbers) {
     OUT_OF_RANGE("out-of-range"),
     /** The gauge's calibration is out of date. */
     NOT_CALIBRATED("not-calibrated"),
+    /**
+     * The tester's own leak (mL/min), most that is subtracted (mL/min): repair the tester first.
+     */
+    TESTER_LEAKS("tester-leaks"),
     /** Rate (mL/min), its lowest plausible value (mL/min). */
     RISING("rising"),
     /** Temperature (°C), highest at which a rate can be proven (°C). */
@@ -55,6 +59,8 @@ public record Reason(Code code, List<Double> numbers) {
     COMPLIANCE_NOT_MEASURED("compliance-not-measured"),
     /** Relative standard uncertainty of the compliance (1). */
     COMPLIANCE_UNSURE("compliance-unsure"),
+    /** A test with air never signs off. */
+    DRY_TEST("dry-test"),
     /** A sign-off needs a draw of about 2 mL at the end. */
     CLOSING_DRAW_MISSING("closing-draw-missing"),
     /** Step of the closing draw (kPa), step predicted (kPa). */

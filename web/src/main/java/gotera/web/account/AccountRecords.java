@@ -13,8 +13,6 @@ interface AccountRecords extends JpaRepository<AccountRecord, UUID> {
 
   List<AccountRecord> findAllByOrderByLogin();
 
-  long countByRoleAndEnabledTrue(String role);
-
   /** Counts a wrong password; a single statement, so that tries at once are all counted. */
   @Modifying
   @Query(

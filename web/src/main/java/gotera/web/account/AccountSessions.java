@@ -13,14 +13,11 @@ class AccountSessions {
   }
 
   /** Ends all sessions of an account but one; an empty identifier spares none. */
-  int end(String login, String spared) {
-    int ended = 0;
+  void end(String login, String spared) {
     for (String id : sessions.findByPrincipalName(login).keySet()) {
       if (!id.equals(spared)) {
         sessions.deleteById(id);
-        ended++;
       }
     }
-    return ended;
   }
 }

@@ -1,9 +1,13 @@
 package gotera.web.cap;
 
+import gotera.coolant.BoilingPoint;
+import gotera.coolant.CoolantMixture;
+import gotera.quantity.AbsolutePressure;
 import gotera.quantity.GaugePressure;
 import gotera.quantity.PressureUnit;
 import gotera.web.job.JobPlace;
 import gotera.web.job.JobService;
+import gotera.web.job.JobView;
 import gotera.web.job.Step;
 import gotera.web.shell.Conflict;
 import gotera.web.shell.FieldProblems;
@@ -27,6 +31,8 @@ import org.springframework.web.bind.annotation.PostMapping;
 /** The cap's page. */
 @Controller
 class CapController {
+  private static final double USUAL_STRENGTH = 0.5;
+
   private final CapService caps;
   private final JobService jobs;
   private final Words words;
@@ -85,6 +91,17 @@ class CapController {
         page(id, form, problems.sentences(), meanings, figures, model), model);
   }
 
+  /** What the cap does for the boiling point, at sea level. */
+  private String boils(JobView job, CapFacts cap) {
+    CoolantMixture coolant = new CoolantMixture(job.strength().orElse(USUAL_STRENGTH));
+    AbsolutePressure air = AbsolutePressure.STANDARD_ATMOSPHERE;
+    return words.say(
+        job.strength().isPresent() ? "cap.boils" : "cap.boils-assumed",
+        Figures.plain(100 * coolant.strength()),
+        Figures.fixed(BoilingPoint.of(coolant, cap.rated().above(air)).celsius(), 0),
+        Figures.fixed(BoilingPoint.of(coolant, air).celsius(), 0));
+  }
+
   private String page(
       UUID id,
       CapForm form,
@@ -113,6 +130,7 @@ class CapController {
               model.addAttribute("rated", figures.pressureTwice(cap.rated().kilopascals()));
               model.addAttribute(
                   "limit", figures.pressureTwice(cap.limit().pressure().kilopascals()));
+              model.addAttribute("boils", boils(jobs.require(id), cap));
               model.addAttribute("limitFrom", words.say("limit." + cap.limit().source().name()));
             });
     return "cap/cap";

@@ -18,6 +18,7 @@ import gotera.web.account.AccountService;
 import gotera.web.account.Role;
 import gotera.web.cap.CapService;
 import gotera.web.circuit.CircuitService;
+import gotera.web.equipment.EquipmentService;
 import gotera.web.job.Intake;
 import gotera.web.job.JobService;
 import gotera.web.pressure.Phase;
@@ -51,6 +52,7 @@ class DemoData {
   private final PressureService tests;
   private final CircuitService circuits;
   private final RepairService repairs;
+  private final EquipmentService equipment;
 
   DemoData(
       DemoProperties properties,
@@ -59,7 +61,9 @@ class DemoData {
       CapService caps,
       PressureService tests,
       CircuitService circuits,
-      RepairService repairs) {
+      RepairService repairs,
+      EquipmentService equipment) {
+    this.equipment = equipment;
     this.properties = properties;
     this.accounts = accounts;
     this.jobs = jobs;
@@ -85,6 +89,7 @@ class DemoData {
           .setAuthentication(
               UsernamePasswordAuthenticationToken.authenticated(BY, null, List.of()));
       try {
+        DemoEquipment.put(equipment, BY);
         provenTight();
         slowSeep();
         gross();
@@ -230,6 +235,7 @@ class DemoData {
             complaint,
             whereLost,
             OptionalDouble.of(lossMlPerWeek),
+            OptionalDouble.of(7),
             OptionalDouble.of(lossMlPerWeek),
             OptionalDouble.of(liquidMl),
             OptionalDouble.of(STRENGTH)),
@@ -282,41 +288,34 @@ class DemoData {
     }
 
     HoldDescription hold(double rated, String purpose, double estimatedAir, Draws draws) {
-      return new HoldDescription(
-          rated,
-          OptionalDouble.of(rated),
-          false,
-          OptionalDouble.empty(),
-          OptionalDouble.empty(),
-          system.liquid(),
-          OptionalDouble.of(STRENGTH),
-          Compliance.figure(
-                  OptionalDouble.of(estimatedAir),
-                  OptionalDouble.empty(),
-                  OptionalDouble.empty(),
-                  false)
-              .withDraws(draws.measuring().stream().toList()),
-          Optional.of(
-              new GaugeMember(
-                  INSTRUMENTS.gaugeStep(),
-                  INSTRUMENTS.gaugeNoise(),
-                  OptionalDouble.of(250),
-                  OptionalDouble.of(0.05),
-                  true)),
-          Optional.of(
-              new ThermometerMember(INSTRUMENTS.thermometerStep(), INSTRUMENTS.thermometerNoise())),
-          OptionalDouble.empty(),
-          OptionalDouble.empty(),
-          OptionalDouble.of(Double.POSITIVE_INFINITY),
-          OptionalDouble.empty(),
-          OptionalDouble.empty(),
-          OptionalDouble.empty(),
-          List.of(),
-          draws.closing(),
-          Optional.of(purpose),
-          OptionalDouble.empty(),
-          Optional.of(new RuleMember(Math.rint(rated) - 4, 2, 6)),
-          Optional.empty());
+      return HoldDescription.of(
+              rated,
+              system.liquid(),
+              Compliance.figure(
+                      OptionalDouble.of(estimatedAir),
+                      OptionalDouble.empty(),
+                      OptionalDouble.empty(),
+                      false)
+                  .withDraws(draws.measuring().stream().toList()))
+          .limitKpa(OptionalDouble.of(rated))
+          .strength(OptionalDouble.of(STRENGTH))
+          .gauge(
+              Optional.of(
+                  new GaugeMember(
+                      INSTRUMENTS.gaugeStep(),
+                      INSTRUMENTS.gaugeNoise(),
+                      OptionalDouble.of(250),
+                      OptionalDouble.of(0.05),
+                      true)))
+          .thermometer(
+              Optional.of(
+                  new ThermometerMember(
+                      INSTRUMENTS.thermometerStep(), INSTRUMENTS.thermometerNoise())))
+          .soakHours(OptionalDouble.of(Double.POSITIVE_INFINITY))
+          .closingDraw(draws.closing())
+          .purpose(Optional.of(purpose))
+          .makerRule(Optional.of(new RuleMember(Math.rint(rated) - 4, 2, 6)))
+          .done();
     }
   }
 }

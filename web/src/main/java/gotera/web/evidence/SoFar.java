@@ -13,6 +13,8 @@ import java.util.Optional;
  * @param bar the balance as SVG; empty where there is no rate to balance
  * @param balance what the balance says
  * @param sites the sites found, with their share
+ * @param suspects what may still leak, the likeliest first
+ * @param next the check that would tell most per minute
  */
 record SoFar(
     String headline,
@@ -21,7 +23,28 @@ record SoFar(
     String detail,
     String bar,
     Optional<String> balance,
-    List<Site> sites) {
+    List<Site> sites,
+    List<SuspectShown> suspects,
+    Optional<NextCheck> next) {
+
+  /**
+   * A place under suspicion.
+   *
+   * @param name its name
+   * @param percent probability that it leaks, in percent
+   * @param reasons what speaks for and against it
+   * @param address where it is looked at
+   */
+  record SuspectShown(String name, int percent, String reasons, String address) {}
+
+  /**
+   * A check to make next.
+   *
+   * @param name what to do
+   * @param tells its minutes and what it would settle
+   * @param address where it is done
+   */
+  record NextCheck(String name, String tells, String address) {}
 
   /** A site. */
   record Site(String name, String flow, String address) {}

@@ -11,6 +11,7 @@ import gotera.web.evidence.SoFar.Site;
 import gotera.web.job.JobHeadline;
 import gotera.web.job.JobPageContributor;
 import gotera.web.job.Step;
+import gotera.web.pressure.Caught;
 import gotera.web.pressure.Phase;
 import gotera.web.pressure.PressurePages;
 import gotera.web.pressure.PressureService;
@@ -35,6 +36,7 @@ class SoFarService implements JobPageContributor, JobHeadline {
   private final PressurePages pages;
   private final CircuitService circuits;
   private final RepairService repairs;
+  private final SuspectsService suspects;
   private final Words words;
 
   SoFarService(
@@ -42,11 +44,13 @@ class SoFarService implements JobPageContributor, JobHeadline {
       PressurePages pages,
       CircuitService circuits,
       RepairService repairs,
+      SuspectsService suspects,
       Words words) {
     this.tests = tests;
     this.pages = pages;
     this.circuits = circuits;
     this.repairs = repairs;
+    this.suspects = suspects;
     this.words = words;
   }
 
@@ -65,8 +69,11 @@ class SoFarService implements JobPageContributor, JobHeadline {
 
   private SoFar soFar(UUID jobId, Figures figures) {
     Optional<PressureTestView> newest = newest(jobId);
-    List<LeakSite> wet = wet(jobId, newest);
+    List<LeakSite> counted = counted(jobId, newest);
+    List<LeakSite> wet = counted.stream().filter(LeakSite::wet).toList();
     if (newest.isEmpty()) {
+      SuspectsService.Ranked ranked =
+          suspects.of(jobId, counted, Optional.empty(), Optional.empty());
       return new SoFar(
           words.say("so-far.nothing"),
           "none",
@@ -74,7 +81,9 @@ class SoFarService implements JobPageContributor, JobHeadline {
           "",
           "",
           Optional.empty(),
-          sites(jobId, wet, List.of()));
+          sites(jobId, wet, List.of()),
+          ranked.suspects(),
+          ranked.next());
     }
     PressureTestView test = newest.get();
     VerdictWords.Said said = pages.said(test, figures);
@@ -82,11 +91,18 @@ class SoFarService implements JobPageContributor, JobHeadline {
         test.result().rate().isPresent()
             ? words.say("so-far.at", figures.pressure(test.conditions().rated().kilopascals()))
             : words.say(test.result().lowerBound().isPresent() ? "so-far.kept" : "so-far.no-rate");
+    List<Caught> caught =
+        tests.caught(test.id()).stream().filter(c -> c.flow().isPresent()).toList();
     Optional<LeakBalance> balance =
         test.result()
             .rate()
             .filter(r -> test.result().verdict() == VerdictKind.LEAK)
-            .map(r -> balance(r, wet, test));
+            .map(r -> balance(r, wet, caught, test));
+    boolean proven = test.phase() == Phase.RE_TEST && test.result().verdict() == VerdictKind.TIGHT;
+    SuspectsService.Ranked ranked =
+        proven
+            ? new SuspectsService.Ranked(List.of(), Optional.empty())
+            : suspects.of(jobId, counted, newest, balance);
     return new SoFar(
         said.headline(),
         said.kind(),
@@ -95,8 +111,11 @@ class SoFarService implements JobPageContributor, JobHeadline {
         balance
             .map(b -> BalanceBar.of(b, words.say("so-far.bar"), words.say("so-far.not-found")))
             .orElse(""),
-        balance.map(b -> sentence(b, wet)),
-        sites(jobId, wet, balance.map(LeakBalance::explained).orElse(List.of())));
+        balance.map(b -> sentence(b, wet, caught)),
+        found(
+            sites(jobId, wet, balance.map(LeakBalance::explained).orElse(List.of())), caught, test),
+        ranked.suspects(),
+        ranked.next());
   }
 
   /** The newest test that has something to say. */
@@ -106,8 +125,8 @@ class SoFarService implements JobPageContributor, JobHeadline {
         .reduce((a, b) -> b);
   }
 
-  /** Wet sites that the newest test can be balanced with: after a repair, only those seen since. */
-  private List<LeakSite> wet(UUID jobId, Optional<PressureTestView> newest) {
+  /** Looks that count beside the newest test: after a repair, only those made since. */
+  private List<LeakSite> counted(UUID jobId, Optional<PressureTestView> newest) {
     Instant since =
         newest.filter(t -> t.phase() == Phase.RE_TEST).isPresent()
             ? repairs.notes(jobId).stream()
@@ -115,20 +134,33 @@ class SoFarService implements JobPageContributor, JobHeadline {
                 .max(Instant::compareTo)
                 .orElse(Instant.MIN)
             : Instant.MIN;
-    return circuits.sites(jobId).stream()
-        .filter(LeakSite::wet)
-        .filter(s -> s.writtenAt().isAfter(since))
-        .toList();
+    return circuits.sites(jobId).stream().filter(s -> s.writtenAt().isAfter(since)).toList();
   }
 
-  private static LeakBalance balance(Rate rate, List<LeakSite> wet, PressureTestView test) {
+  private static LeakBalance balance(
+      Rate rate, List<LeakSite> wet, List<Caught> caught, PressureTestView test) {
     List<SiteFlow> flows = new ArrayList<>();
     wet.forEach(s -> s.flow().ifPresent(flows::add));
+    caught.forEach(c -> c.flow().ifPresent(flows::add));
     return LeakBalance.of(rate.rate(), rate.u(), flows, rate.law(), test.conditions().rated());
   }
 
-  private String sentence(LeakBalance balance, List<LeakSite> wet) {
-    if (wet.isEmpty()) {
+  /** The sites, and behind them what was caught inside. */
+  private static List<Site> found(List<Site> sites, List<Caught> caught, PressureTestView test) {
+    List<Site> all = new ArrayList<>(sites);
+    String address = "/jobs/" + test.jobId() + "/" + test.phase().step().word() + "#caught";
+    for (Caught c : caught) {
+      SiteFlow.Caught flow = (SiteFlow.Caught) c.flow().orElseThrow();
+      double rate = flow.rate().millilitresPerMinute();
+      String said =
+          Figures.rate(rate, flow.u()) + " \u00b1 " + Figures.halfWidth(flow.u()) + " mL/min";
+      all.add(new Site(c.place(), said, address));
+    }
+    return all;
+  }
+
+  private String sentence(LeakBalance balance, List<LeakSite> wet, List<Caught> caught) {
+    if (wet.isEmpty() && caught.isEmpty()) {
       return words.say("so-far.nothing-found");
     }
     long uncounted = wet.stream().filter(s -> s.flow().isEmpty()).count();

@@ -22,8 +22,10 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
 /**
- * Reads the audit trail of audited entities. A field is told by its words {@code history.FIELD},
- * one too long to show by {@code history.FIELD.changed}; one without words is told by no one.
+ * Reads the audit trail of audited entities. A field and its values are told by the words {@code
+ * history.FIELD}; values that are codes by the words that begin with {@code history.FIELD.code}.
+ * Where there are only {@code history.FIELD.set} or {@code .changed}, that it was set or changed is
+ * told, but no value; a field without words is told by no one.
  */
 @Component
 public class AuditTrail {

@@ -11,6 +11,7 @@ import java.util.OptionalDouble;
  * @param complaint what the customer says
  * @param whereLost when and where coolant is lost
  * @param lossMlPerWeek loss complained of (mL per week)
+ * @param hotHoursPerWeek how long the engine is hot in a week (h)
  * @param topUpMl water it took to the brim (mL)
  * @param liquidMl liquid in the system (mL)
  * @param strength strength of the coolant
@@ -22,6 +23,7 @@ public record Intake(
     String complaint,
     String whereLost,
     OptionalDouble lossMlPerWeek,
+    OptionalDouble hotHoursPerWeek,
     OptionalDouble topUpMl,
     OptionalDouble liquidMl,
     OptionalDouble strength) {}

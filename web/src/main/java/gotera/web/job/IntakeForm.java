@@ -17,6 +17,7 @@ import java.util.OptionalDouble;
  * @param complaint what the customer says
  * @param whereLost when and where coolant is lost
  * @param lossPerWeek loss per week
+ * @param hotHours hours hot in a week
  * @param topUp water to the brim
  * @param liquid liquid in the system
  * @param strength strength in percent
@@ -29,6 +30,7 @@ record IntakeForm(
     String complaint,
     String whereLost,
     String lossPerWeek,
+    String hotHours,
     String topUp,
     String liquid,
     String strength,
@@ -46,6 +48,7 @@ record IntakeForm(
     complaint = Entry.text(complaint, 2000);
     whereLost = Entry.choice(whereLost, PLACES);
     lossPerWeek = Entry.text(lossPerWeek, 60);
+    hotHours = Entry.text(hotHours, 60);
     topUp = Entry.text(topUp, 60);
     liquid = Entry.text(liquid, 60);
     strength = Entry.text(strength, 60);
@@ -59,6 +62,7 @@ record IntakeForm(
         job.complaint(),
         job.whereLost(),
         litres(job.lossMlPerWeek()),
+        job.hotHoursPerWeek().isPresent() ? Figures.plain(job.hotHoursPerWeek().getAsDouble()) : "",
         litres(job.topUpMl()),
         litres(job.liquidMl()),
         job.strength().isPresent() ? Figures.plain(job.strength().getAsDouble() * 100) : "",
@@ -73,6 +77,7 @@ record IntakeForm(
         complaint,
         whereLost,
         lossPerWeek,
+        hotHours,
         topUp,
         liquid,
         strength,
@@ -101,6 +106,7 @@ record IntakeForm(
             complaint,
             whereLost,
             volume(problems, "lossPerWeek", lossPerWeek),
+            problems.numberIfTyped("hotHours", hotHours, "h", 0.1, 168),
             volume(problems, "topUp", topUp),
             liquidMl,
             percent.isPresent()

@@ -65,7 +65,7 @@ class JobController {
 
   @GetMapping("/jobs/new")
   String newJob(Model model) {
-    model.addAttribute("form", new IntakeForm("", "", "", "", "", "", "", "", "", 0));
+    model.addAttribute("form", new IntakeForm("", "", "", "", "", "", "", "", "", "", 0));
     return newJobPage(model, Map.of());
   }
 

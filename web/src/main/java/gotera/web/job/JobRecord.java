@@ -27,6 +27,7 @@ class JobRecord {
   String complaint = "";
   String whereLost = "unknown";
   @Nullable Double lossMlPerWeek;
+  @Nullable Double hotHoursPerWeek;
   @Nullable Double topUpMl;
   Instant startedAt;
   String startedBy;

@@ -83,6 +83,7 @@ public class JobService {
     job.complaint = intake.complaint();
     job.whereLost = intake.whereLost();
     job.lossMlPerWeek = known(intake.lossMlPerWeek(), null);
+    job.hotHoursPerWeek = known(intake.hotHoursPerWeek(), null);
     job.topUpMl = known(intake.topUpMl(), null);
     job.intakeAt = clock.instant();
     jobs.save(job);

@@ -18,6 +18,7 @@ import java.util.UUID;
  * @param complaint what the customer says
  * @param whereLost when and where coolant is lost
  * @param lossMlPerWeek loss complained of (mL per week)
+ * @param hotHoursPerWeek how long the engine is hot in a week (h)
  * @param topUpMl water it took to the brim (mL)
  * @param startedAt when the job began
  * @param startedBy by whom
@@ -35,6 +36,7 @@ public record JobView(
     String complaint,
     String whereLost,
     OptionalDouble lossMlPerWeek,
+    OptionalDouble hotHoursPerWeek,
     OptionalDouble topUpMl,
     Instant startedAt,
     String startedBy,
@@ -54,6 +56,7 @@ public record JobView(
         job.complaint,
         job.whereLost,
         optional(job.lossMlPerWeek),
+        optional(job.hotHoursPerWeek),
         optional(job.topUpMl),
         job.startedAt,
         job.startedBy,

@@ -1,113 +1,86 @@
 package gotera.web.pressure;
 
 import gotera.formats.HoldDescription.DrawMember;
-import gotera.quantity.GaugePressure;
-import gotera.quantity.Typed;
-import gotera.quantity.Volume;
 import gotera.web.shell.Entry;
 import gotera.web.shell.FieldProblems;
 import gotera.web.shell.Figures;
+import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 /**
- * Draws as typed: one that measures what air and hoses give, and a small one that closes a
- * sign-off.
+ * A volume let out or pushed in, as typed.
  *
- * @param volume volume of the measuring draw
+ * @param drawKind measuring, or closing for the small one that closes a sign-off
+ * @param way out or in
+ * @param volume the volume
  * @param before gauge before it
  * @param after gauge after it
- * @param closingVolume volume of the closing draw
- * @param closingBefore gauge before it
- * @param closingAfter gauge after it
- * @param version version of the test that was read
  */
-record DrawForm(
-    String volume,
-    String before,
-    String after,
-    String closingVolume,
-    String closingBefore,
-    String closingAfter,
-    String version) {
+record DrawForm(String drawKind, String way, String volume, String before, String after) {
+  static final List<String> KINDS = List.of("measuring", "closing");
+  static final List<String> WAYS = List.of("out", "in");
+
+  /** What measures well, and what closes a sign-off (mL) (our judgement, untested). */
+  private static final String USUAL = "20 mL";
+
+  private static final String USUAL_CLOSING = "2 mL";
+
   /** Everything absent is empty. */
   DrawForm {
+    drawKind = Entry.choice(drawKind, KINDS);
+    way = Entry.choice(way, WAYS);
     volume = Entry.text(volume, 40);
     before = Entry.text(before, 40);
     after = Entry.text(after, 40);
-    closingVolume = Entry.text(closingVolume, 40);
-    closingBefore = Entry.text(closingBefore, 40);
-    closingAfter = Entry.text(closingAfter, 40);
-    version = Entry.text(version, 10);
   }
 
-  static DrawForm of(PressureTestView test, Figures figures) {
-    Optional<DrawMember> m = test.hold().compliance().draws().stream().findFirst();
-    Optional<DrawMember> c = test.hold().closingDraw();
+  /** The next draw of a test: where the gauge stood last, what is usual. */
+  static DrawForm next(PressureTestView test, Figures figures) {
+    List<DrawMember> draws = test.hold().compliance().draws();
+    boolean closing = !draws.isEmpty() && test.hold().closingDraw().isEmpty();
+    OptionalDouble last =
+        test.hold().closingDraw().isPresent()
+            ? OptionalDouble.of(test.hold().closingDraw().get().afterKpa())
+            : draws.isEmpty()
+                ? lastReading(test)
+                : OptionalDouble.of(draws.get(draws.size() - 1).afterKpa());
     return new DrawForm(
-        m.map(d -> Figures.plain(d.ml()) + " mL").orElse(""),
-        m.map(d -> figures.pressure(d.beforeKpa())).orElse(""),
-        m.map(d -> figures.pressure(d.afterKpa())).orElse(""),
-        c.map(d -> Figures.plain(d.ml()) + " mL").orElse(""),
-        c.map(d -> figures.pressure(d.beforeKpa())).orElse(""),
-        c.map(d -> figures.pressure(d.afterKpa())).orElse(""),
-        Integer.toString(test.version()));
+        closing ? "closing" : "measuring",
+        "out",
+        closing ? USUAL_CLOSING : USUAL,
+        last.isPresent() ? figures.pressure(last.getAsDouble()) : "",
+        "");
   }
 
-  DrawForm withVersion(int newer) {
-    return new DrawForm(
-        volume, before, after, closingVolume, closingBefore, closingAfter, Integer.toString(newer));
+  boolean closing() {
+    return drawKind.equals("closing");
   }
 
-  int versionRead() {
-    return version.matches("\\d{1,9}") ? Integer.parseInt(version) : -1;
+  private static OptionalDouble lastReading(PressureTestView test) {
+    int n = test.trace().size();
+    return n == 0 ? OptionalDouble.empty() : OptionalDouble.of(test.trace().gauge(n - 1));
   }
 
-  Optional<DrawMember> measuring(FieldProblems problems, Figures figures) {
-    return draw(problems, figures, "volume", volume, "before", before, "after", after);
-  }
-
-  Optional<DrawMember> closing(FieldProblems problems, Figures figures) {
-    return draw(
-        problems,
-        figures,
-        "closingVolume",
-        closingVolume,
-        "closingBefore",
-        closingBefore,
-        "closingAfter",
-        closingAfter);
-  }
-
-  private static Optional<DrawMember> draw(
-      FieldProblems problems,
-      Figures figures,
-      String volumeField,
-      String typedVolume,
-      String beforeField,
-      String typedBefore,
-      String afterField,
-      String typedAfter) {
-    if (typedVolume.isEmpty() && typedBefore.isEmpty() && typedAfter.isEmpty()) {
+  Optional<DrawMember> read(FieldProblems problems, PressureTestView test, Figures figures) {
+    OptionalDouble ml = problems.millilitres("volume", volume, 1, 0.1, 2000);
+    OptionalDouble from = problems.kilopascals("before", before, figures.unit());
+    OptionalDouble to = problems.kilopascals("after", after, figures.unit());
+    if (ml.isEmpty() || from.isEmpty() || to.isEmpty()) {
       return Optional.empty();
     }
-    Optional<Volume> ml = problems.take(volumeField, typedVolume, Typed.volume(typedVolume, 1));
-    Optional<GaugePressure> before =
-        problems.take(beforeField, typedBefore, Typed.pressure(typedBefore, figures.unit()));
-    Optional<GaugePressure> after =
-        problems.take(afterField, typedAfter, Typed.pressure(typedAfter, figures.unit()));
-    if (ml.isEmpty() || before.isEmpty() || after.isEmpty()) {
-      return Optional.empty();
+    boolean in = way.equals("in") && !closing();
+    double fall = from.getAsDouble() - to.getAsDouble();
+    if (in ? fall >= 0 : fall <= 0) {
+      problems.add("after", in ? "problem.draw-after-in" : "problem.draw-after", after, before);
     }
-    if (!(ml.get().millilitres() > 0) || ml.get().millilitres() > 2000) {
-      problems.add(volumeField, "problem.range", typedVolume, "0.1", "2000 mL");
-    }
-    if (after.get().compareTo(before.get()) >= 0) {
-      problems.add(afterField, "problem.draw-after", typedAfter, typedBefore);
+    if (!closing() && test.hold().compliance().strokes().isPresent()) {
+      problems.add("volume", "problem.draws-or-strokes");
     }
     return problems.none()
         ? Optional.of(
             new DrawMember(
-                ml.get().millilitres(), before.get().kilopascals(), after.get().kilopascals()))
+                in ? -ml.getAsDouble() : ml.getAsDouble(), from.getAsDouble(), to.getAsDouble()))
         : Optional.empty();
   }
 }

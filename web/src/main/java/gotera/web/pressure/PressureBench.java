@@ -34,10 +34,19 @@ class PressureBench {
     model.addAttribute(
         "entry", form.entry().map(Object::toString).orElse(identifiers.next().toString()));
     model.addAttribute("problems", problems);
-    if (!model.containsAttribute("draws")) {
-      model.addAttribute("draws", DrawForm.of(test, figures));
-    }
+    fresh(model, "draw", DrawForm.next(test, figures));
+    fresh(model, "strokes", StrokeForm.next(test));
+    fresh(model, "window", WindowForm.of(test));
+    fresh(model, "caughtForm", CaughtForm.EMPTY);
+    model.addAttribute("caught", pages.caught(tests.caught(test.id()), test));
     return "pressure/bench";
+  }
+
+  /** A form as it was refused stays; else as it begins. */
+  private static void fresh(Model model, String name, Record form) {
+    if (!model.containsAttribute(name)) {
+      model.addAttribute(name, form);
+    }
   }
 
   /** Where the bench of a test is. */

@@ -7,10 +7,11 @@ import gotera.pressure.trace.TraceEvent;
 import gotera.quantity.GaugePressure;
 import gotera.web.cap.CapFacts;
 import gotera.web.cap.CapService;
+import gotera.web.equipment.EquipmentKind;
+import gotera.web.equipment.EquipmentService;
 import gotera.web.job.JobPlace;
 import gotera.web.job.JobService;
 import gotera.web.pressure.PressureService.Added;
-import gotera.web.shell.Conflict;
 import gotera.web.shell.FieldProblems;
 import gotera.web.shell.Figures;
 import gotera.web.shell.Identifiers;
@@ -22,7 +23,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -38,6 +38,8 @@ class PressureController {
   private final PressureBench bench;
   private final CapService caps;
   private final JobService jobs;
+  private final EquipmentService equipment;
+  private final PressurePages pages;
   private final Identifiers identifiers;
   private final Words words;
 
@@ -46,8 +48,12 @@ class PressureController {
       PressureBench bench,
       CapService caps,
       JobService jobs,
+      EquipmentService equipment,
+      PressurePages pages,
       Identifiers identifiers,
       Words words) {
+    this.equipment = equipment;
+    this.pages = pages;
     this.identifiers = identifiers;
     this.tests = tests;
     this.bench = bench;
@@ -88,13 +94,15 @@ class PressureController {
     jobs.require(id);
     FieldProblems problems = new FieldProblems(words);
     Optional<CapFacts> cap = cap(id, form, problems, principal);
+    SetupReading.Tools tools = SetupReading.Tools.chosen(form, equipment);
     Optional<HoldDescription> hold =
-        cap.flatMap(c -> form.read(problems, c, SetupForm.Draws.NONE, figures.unit()));
+        cap.flatMap(
+            c -> SetupReading.read(form, problems, tests.known(id, c), tools, figures.unit()));
     if (hold.isEmpty()) {
       return Pages.unprocessable(
           setupPage(id, phase(step), form, problems.sentences(), figures, model), model);
     }
-    tests.begin(id, phase(step), hold.get(), form.readingMode(), principal.getName());
+    tests.begin(id, phase(step), hold.get(), tools.readingMode(form), principal.getName());
     return "redirect:/jobs/" + id + "/" + step;
   }
 
@@ -186,37 +194,6 @@ class PressureController {
     return PressureBench.back(tests.require(testId));
   }
 
-  @PostMapping("/tests/{testId}/draws")
-  Object draws(
-      @PathVariable UUID testId, @ModelAttribute DrawForm form, Figures figures, Model model) {
-    PressureTestView test = tests.require(testId);
-    FieldProblems problems = new FieldProblems(words);
-    Optional<HoldDescription.DrawMember> measuring = form.measuring(problems, figures);
-    Optional<HoldDescription.DrawMember> closing = form.closing(problems, figures);
-    if (problems.none()) {
-      try {
-        Added added =
-            tests.describe(
-                testId,
-                HoldEdits.withDraws(test.hold(), measuring, closing),
-                test.readingMode(),
-                form.versionRead());
-        if (added == Added.YES) {
-          return PressureBench.back(test);
-        }
-        problems.add("form", "problem.finished");
-      } catch (OptimisticLockingFailureException e) {
-        test = tests.require(testId);
-        problems.add("draws", "problem.changed-meanwhile");
-        model.addAttribute(
-            "conflict", Conflict.between(form, DrawForm.of(test, figures), Map.of(), words));
-      }
-    }
-    model.addAttribute("draws", form.withVersion(test.version()));
-    return Pages.unprocessable(
-        bench.page(test, ReadingForm.EMPTY, problems.sentences(), figures, model), model);
-  }
-
   private Optional<CapFacts> cap(
       UUID jobId, SetupForm form, FieldProblems problems, Principal principal) {
     Optional<CapFacts> known = caps.of(jobId);
@@ -263,6 +240,12 @@ class PressureController {
     model.addAttribute("phase", phase.word());
     model.addAttribute("soaks", SetupForm.SOAKS);
     model.addAttribute("purposes", SetupForm.PURPOSES);
+    model.addAttribute("media", SetupForm.MEDIA);
+    model.addAttribute("today", equipment.today());
+    model.addAttribute("testers", equipment.inUse(EquipmentKind::showsPressure));
+    model.addAttribute("thermometers", equipment.inUse(k -> k == EquipmentKind.THERMOMETER));
+    KeptCompliance.newest(tests.all(jobId))
+        .ifPresent(k -> model.addAttribute("kept", pages.kept(k)));
     model.addAttribute("unit", figures.unit().symbol());
     caps.of(jobId)
         .ifPresent(

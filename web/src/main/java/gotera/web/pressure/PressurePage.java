@@ -18,12 +18,17 @@ import java.util.Optional;
  * @param running whether the hold runs and no verdict is final
  * @param wide the curve for a bench
  * @param narrow the curve for a phone
+ * @param disturbances what was left out of the curve, and why
  * @param pad figures on the reading buttons
+ * @param windowChosen whether somebody chose the part of the curve that is used
+ * @param compliance what is known of air and hoses, and how
  * @param table the readings as a table
  * @param figures every figure with where it comes from
  * @param budget the uncertainty, largest first
  * @param makerRule what the maker's rule says here
  * @param limit the limit of the test
+ * @param remedies what by itself would settle a test that proved nothing
+ * @param beside what else the rate means: hot, in coolant, against the complaint
  * @param assumed what was assumed
  * @param reTest whether this is the test after a repair
  */
@@ -40,17 +45,33 @@ record PressurePage(
     boolean running,
     String wide,
     String narrow,
+    List<String> disturbances,
     Pad pad,
+    boolean windowChosen,
+    ComplianceShown compliance,
     List<Row> table,
     List<Origin> figures,
     List<Share> budget,
     Optional<String> makerRule,
     String limit,
+    List<String> remedies,
+    List<Origin> beside,
     List<String> assumed,
     boolean reTest) {
 
   /** What the buttons would enter; empty before the first reading. */
   record Pad(boolean any, String same, String quarter, String half, boolean needle) {}
+
+  /**
+   * What air and hoses give.
+   *
+   * @param said in one line
+   * @param draws the draws so far
+   * @param closing the closing draw
+   * @param counts the strokes counted so far
+   */
+  record ComplianceShown(
+      String said, List<String> draws, Optional<String> closing, List<String> counts) {}
 
   /** A reading in the table. */
   record Row(String time, String gauge, String temperature) {}

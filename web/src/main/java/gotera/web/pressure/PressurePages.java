@@ -2,9 +2,15 @@ package gotera.web.pressure;
 
 import gotera.drawing.Curve;
 import gotera.drawing.CurveDrawing;
+import gotera.formats.HoldDescription;
+import gotera.pressure.PressureTest;
 import gotera.pressure.PressureTestResult.Rate;
+import gotera.pressure.Remedy;
+import gotera.pressure.compliance.AirAndHoses;
+import gotera.pressure.law.Medium;
 import gotera.pressure.trace.Trace;
 import gotera.pressure.trace.TraceEvent;
+import gotera.pressure.verdict.Reason;
 import gotera.uncertainty.Contribution;
 import gotera.web.pressure.PressurePage.Origin;
 import gotera.web.pressure.PressurePage.Pad;
@@ -18,6 +24,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import org.springframework.stereotype.Component;
 
 /** Makes the bench of a pressure test from what it is. */
@@ -26,16 +33,18 @@ public class PressurePages {
   private static final int MOST_ROWS = 40;
 
   private final VerdictWords verdictWords;
+  private final Beside beside;
   private final Words words;
 
-  PressurePages(VerdictWords verdictWords, Words words) {
+  PressurePages(VerdictWords verdictWords, Beside beside, Words words) {
     this.verdictWords = verdictWords;
+    this.beside = beside;
     this.words = words;
   }
 
   PressurePage page(PressureTestView test, double now, Figures figures) {
     boolean finished = test.finishedAt().isPresent();
-    boolean holding = test.valveShut().isPresent();
+    boolean holding = test.holding();
     Trace trace = test.trace();
     boolean any = trace.size() > 0;
     double last = any ? trace.gauge(trace.size() - 1) : 0;
@@ -54,9 +63,18 @@ public class PressurePages {
         figures.unit().symbol(),
         said(test, figures),
         holding && !finished,
-        any ? curve(List.of(run(test)), test, figures, CurveDrawing.Size.WIDE) : "",
+        any
+            ? curve(
+                List.of(run(test)),
+                test,
+                figures,
+                finished ? CurveDrawing.Size.WIDE : CurveDrawing.Size.LOW)
+            : "",
         any ? curve(List.of(run(test)), test, figures, CurveDrawing.Size.NARROW) : "",
+        disturbances(test),
         pad(test, figures),
+        test.hold().windowS().isPresent(),
+        complianceShown(test, figures),
         table(test, figures),
         test.result().rate().map(r -> origins(r, test, figures)).orElse(List.of()),
         test.result().rate().map(this::budget).orElse(List.of()),
@@ -65,8 +83,15 @@ public class PressurePages {
             "pressure.limit",
             figures.pressureTwice(test.conditions().limit().pressure().kilopascals()),
             words.say("limit." + test.conditions().limit().source().name())),
+        remedies(test, figures),
+        beside.of(test),
         test.assumed().stream().map(m -> words.say("assumed." + m)).toList(),
         test.phase() == Phase.RE_TEST);
+  }
+
+  /** A condition that was not met, in words. */
+  public String reason(Reason reason, Figures figures) {
+    return verdictWords.reason(reason, figures);
   }
 
   /** The verdict of a test in words. */
@@ -99,7 +124,9 @@ public class PressurePages {
     return CurveDrawing.of(
         new Curve(
             runs,
-            rated,
+            test.conditions().medium() == Medium.VACUUM
+                ? OptionalDouble.empty()
+                : OptionalDouble.of(rated),
             test.conditions().makerRule(),
             figures.unit(),
             new Curve.Words(
@@ -113,6 +140,17 @@ public class PressurePages {
                 words.say("curve.temperature"),
                 events)),
         size);
+  }
+
+  private List<String> disturbances(PressureTestView test) {
+    return test.result().disturbances().stream()
+        .map(
+            d ->
+                words.say(
+                    "pressure.disturbance",
+                    Figures.minutesAndSeconds(d.from() - test.origin()),
+                    Figures.minutesAndSeconds(d.to() - test.origin())))
+        .toList();
   }
 
   private String subtitle(PressureTestView test, Figures figures) {
@@ -132,6 +170,75 @@ public class PressurePages {
         + compliance
         + " \u00b7 "
         + words.say("purpose." + test.conditions().acceptance().purpose().word());
+  }
+
+  private List<String> remedies(PressureTestView test, Figures figures) {
+    return Remedy.of(new PressureTest(test.trace(), test.conditions()), test.result()).stream()
+        .map(
+            r ->
+                words.say(
+                    "remedy." + r.kind().name().toLowerCase(Locale.ROOT),
+                    switch (r.kind()) {
+                      case MINUTES -> Figures.plain(Math.ceil(r.figure()));
+                      case AIR -> Figures.volume(r.figure());
+                      case GAUGE -> figures.pressure(r.figure());
+                      case TEMPERATURE -> Figures.twoDigits(1.96 * r.figure());
+                    }))
+        .toList();
+  }
+
+  private PressurePage.ComplianceShown complianceShown(PressureTestView test, Figures figures) {
+    HoldDescription.Compliance c = test.hold().compliance();
+    AirAndHoses a = test.conditions().airAndHoses();
+    String said =
+        words.say(
+            "compliance.said",
+            Figures.volume(a.trappedAir().millilitres()),
+            Figures.twoDigits(a.hose()),
+            Figures.fixed(196 * a.relativeUncertainty(), 0),
+            words.say("compliance." + a.source().word()));
+    return new PressurePage.ComplianceShown(
+        said,
+        c.draws().stream().map(d -> draw(d, figures)).toList(),
+        test.hold().closingDraw().map(d -> draw(d, figures)),
+        c.strokes().map(HoldDescription.StrokesMember::readings).orElse(List.of()).stream()
+            .map(r -> words.say("strokes.count", r.count(), figures.pressure(r.gaugeKpa())))
+            .toList());
+  }
+
+  private String draw(HoldDescription.DrawMember d, Figures figures) {
+    return words.say(
+        d.ml() > 0 ? "draw.out" : "draw.in",
+        Figures.volume(Math.abs(d.ml())),
+        figures.pressure(d.beforeKpa()),
+        figures.pressure(d.afterKpa()));
+  }
+
+  /** What air and hoses gave before, for the set-up of a new test. */
+  String kept(KeptCompliance kept) {
+    return words.say(
+        "compliance.kept",
+        Figures.volume(kept.airAndHoses().trappedAir().millilitres()),
+        Figures.twoDigits(kept.airAndHoses().hose()),
+        Figures.fixed(196 * kept.airAndHoses().relativeUncertainty(), 0),
+        words.say("pressure." + kept.from().phase().word() + ".title", kept.from().number()),
+        Figures.volume(kept.drawnMl()));
+  }
+
+  /** What was caught during a test, in words. */
+  List<String> caught(List<Caught> all, PressureTestView test) {
+    return all.stream()
+        .map(
+            c ->
+                c.minutes().isEmpty()
+                    ? words.say("caught.stood", c.place(), Figures.volume(c.millilitres()))
+                    : words.say(
+                        "caught.gathered",
+                        c.place(),
+                        Figures.volume(c.millilitres()),
+                        Figures.plain(c.minutes().getAsDouble()),
+                        Figures.twoDigits(c.millilitres() / c.minutes().getAsDouble())))
+        .toList();
   }
 
   private static Pad pad(PressureTestView test, Figures figures) {
@@ -193,7 +300,10 @@ public class PressurePages {
                 + " \u00b1 "
                 + Figures.fixed(1.96 * rate.driftU(), 3)
                 + " K/min",
-            words.say(rate.driftMeasured() ? "drift.measured" : "drift.assumed")),
+            words.say(
+                rate.preHold()
+                    ? "drift.pre-hold"
+                    : rate.driftMeasured() ? "drift.measured" : "drift.assumed")),
         origin("settled", Figures.volume(rate.settled())));
   }
 

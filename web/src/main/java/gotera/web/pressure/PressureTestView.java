@@ -47,6 +47,16 @@ public record PressureTestView(
     return trace.last(TraceEvent.Kind.VALVE_SHUT).map(TraceEvent::seconds);
   }
 
+  /** Whether the valve is shut now: it was, and nobody pumped since. */
+  public boolean holding() {
+    double pumped =
+        trace
+            .last(TraceEvent.Kind.PUMPED)
+            .map(TraceEvent::seconds)
+            .orElse(Double.NEGATIVE_INFINITY);
+    return valveShut().filter(shut -> shut >= pumped).isPresent();
+  }
+
   /** Zero of the time shown: the moment the valve was shut, else the first reading, else 0 (s). */
   public double origin() {
     return valveShut().orElse(trace.size() > 0 ? trace.seconds(0) : 0.0);

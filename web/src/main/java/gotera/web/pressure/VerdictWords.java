@@ -88,7 +88,7 @@ public class VerdictWords {
     LeakRate leak = new LeakRate(Math.max(0, rate.rate()));
     String detail =
         words.say(
-            key,
+            result.verdict() == VerdictKind.TIGHT ? key + tight(rate) : key,
             figures.pressure(rated),
             figures.pressure(rate.endPressure()),
             Figures.volume(Figures.rounded(leak.perDay().millilitres())),
@@ -102,11 +102,17 @@ public class VerdictWords {
     return detail;
   }
 
+  /** Which of the words of a tight verdict fit. */
+  private static String tight(Rate rate) {
+    return rate.asCoolant().isPresent() ? ".air" : rate.pumpedUpAgain() ? ".again" : "";
+  }
+
   private String boundOrNone(double bound) {
     return Double.isFinite(bound) ? Figures.bound(bound) : words.say("verdict.no-bound");
   }
 
-  private String reason(Reason reason, Figures figures) {
+  /** A reason in words. */
+  String reason(Reason reason, Figures figures) {
     List<Object> blanks = new ArrayList<>();
     for (double number : reason.numbers()) {
       blanks.add(

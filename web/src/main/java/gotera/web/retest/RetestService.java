@@ -68,9 +68,11 @@ public class RetestService {
         proof instanceof Proof.Zero,
         after.finishedAt().isPresent(),
         said.shape(),
-        statement(proof, said, figures),
+        statement(proof, said, after.conditions().rated().kilopascals(), figures),
         details(jobId, proof, before, after, figures),
-        proof instanceof Proof.Missing ? said.reasons() : List.of(),
+        proof instanceof Proof.Missing missing
+            ? missing.reasons().stream().map(r -> pages.reason(r, figures)).toList()
+            : List.of(),
         change(proof),
         before.map(b -> pages.said(b, figures).headline()),
         pages.curve(runs, after, figures, CurveDrawing.Size.WIDE),
@@ -78,9 +80,11 @@ public class RetestService {
         "/jobs/" + jobId + "/re-test/print");
   }
 
-  private String statement(Proof proof, VerdictWords.Said said, Figures figures) {
+  private String statement(Proof proof, VerdictWords.Said said, double rated, Figures figures) {
     if (proof instanceof Proof.Zero zero) {
-      return words.say("retest.zero", Figures.bound(zero.bound()), figures.pressure(zero.upTo()));
+      return zero.atRated()
+          ? words.say("retest.zero-at-rated", Figures.bound(zero.bound()), figures.pressure(rated))
+          : words.say("retest.zero", Figures.bound(zero.bound()), figures.pressure(zero.upTo()));
     }
     return words.say("retest.missing", said.headline());
   }
@@ -97,7 +101,7 @@ public class RetestService {
           words.say(zero.shownBefore() ? "retest.shown-before" : "retest.not-shown-before"));
       details.add(
           words.say(
-              "retest.up-to",
+              zero.atRated() ? "retest.pumped-again" : "retest.up-to",
               figures.pressure(zero.upTo()),
               figures.pressure(after.conditions().rated().kilopascals())));
     }

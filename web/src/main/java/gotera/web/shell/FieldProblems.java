@@ -1,12 +1,17 @@
 package gotera.web.shell;
 
+import gotera.quantity.GaugePressure;
+import gotera.quantity.PressureUnit;
+import gotera.quantity.Typed;
 import gotera.quantity.Understanding;
 import gotera.quantity.Understanding.Ambiguous;
 import gotera.quantity.Understanding.NotUnderstood;
 import gotera.quantity.Understanding.Understood;
+import gotera.quantity.Volume;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 /** What is wrong with a form, each sentence at its field. What was typed is kept by the form. */
 public final class FieldProblems {
@@ -43,6 +48,48 @@ public final class FieldProblems {
   /** Like {@link #take}, but a field left empty is no problem. */
   public <T> Optional<T> takeIfTyped(String field, String typed, Understanding<T> understanding) {
     return typed.isBlank() ? Optional.empty() : take(field, typed, understanding);
+  }
+
+  /** A number within a range, in a unit of its own. */
+  public OptionalDouble number(String field, String typed, String unit, double low, double high) {
+    Optional<Double> value = take(field, typed, Typed.number(typed, unit));
+    if (value.isPresent() && (value.get() < low || value.get() > high)) {
+      add(field, "problem.range", typed, Figures.plain(low), Figures.plain(high) + " " + unit);
+      return OptionalDouble.empty();
+    }
+    return value.map(OptionalDouble::of).orElse(OptionalDouble.empty());
+  }
+
+  /** Like {@link #number}, but a field left empty is no problem. */
+  public OptionalDouble numberIfTyped(
+      String field, String typed, String unit, double low, double high) {
+    return typed.isEmpty() ? OptionalDouble.empty() : number(field, typed, unit, low, high);
+  }
+
+  /**
+   * A volume within a range (mL).
+   *
+   * @param assumed millilitres of the unit that a bare number means
+   */
+  public OptionalDouble millilitres(
+      String field, String typed, double assumed, double low, double high) {
+    Optional<Volume> volume = take(field, typed, Typed.volume(typed, assumed));
+    if (volume.isPresent()
+        && (volume.get().millilitres() < low || volume.get().millilitres() > high)) {
+      add(field, "problem.range", typed, Figures.plain(low), Figures.plain(high) + " mL");
+      return OptionalDouble.empty();
+    }
+    return volume.isPresent()
+        ? OptionalDouble.of(volume.get().millilitres())
+        : OptionalDouble.empty();
+  }
+
+  /** A gauge pressure (kPa), a bare number in the unit shown. */
+  public OptionalDouble kilopascals(String field, String typed, PressureUnit shown) {
+    Optional<GaugePressure> pressure = take(field, typed, Typed.pressure(typed, shown));
+    return pressure.isPresent()
+        ? OptionalDouble.of(pressure.get().kilopascals())
+        : OptionalDouble.empty();
   }
 
   /** Whether nothing is wrong. */

@@ -40,7 +40,10 @@ final class StorageGone extends OncePerRequestFilter {
       LOG.warn("{} for {}: {}", refusal.get(), request.getMethod(), e.toString());
       if (!refusal.get().write(response, RETRY_SECONDS)) {
         LOG.warn("another answer had begun, status {}", response.getStatus());
-        throw e;
+        // a redirect is whole: what it confirms is stored, only the session's last use is not
+        if (response.getStatus() / 100 != 3) {
+          throw e;
+        }
       }
     }
   }

@@ -38,7 +38,7 @@ class IntakeFormTests {
   private Optional<Intake> read(
       String vehicle, String loss, String topUp, String liquid, String strength) {
     return new IntakeForm(
-            vehicle, "van", "surprise", "it drips", "nowhere", loss, topUp, liquid, strength, 0)
+            vehicle, "van", "surprise", "it drips", "nowhere", loss, "", topUp, liquid, strength, 0)
         .read(problems);
   }
 }

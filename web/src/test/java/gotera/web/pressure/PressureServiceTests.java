@@ -70,6 +70,32 @@ class PressureServiceTests {
     assertThat(read(20, 109)).isEqualTo(Added.YES);
   }
 
+  /** A verdict stays readable as it was given, whatever members were added to it since. */
+  @Test
+  void aVerdictStoredByAnEarlierVersionIsStillRead() {
+    for (int i = 0; i <= 20; i++) {
+      read(10 + 30 * i, 110 - 0.2 * i);
+    }
+    tests.finish(test);
+    double rate = tests.require(test).result().rate().orElseThrow().rate();
+    String id = test.toString();
+    String answer =
+        database.queryForObject(
+            "select answer from verdict where pressure_test_id = ?", String.class, id);
+    String earlier =
+        answer
+            .replaceFirst("\"laws\":\\[[^]]*],", "")
+            .replaceFirst("\"pumpedUpAgain\":(true|false),", "")
+            .replaceFirst("\"disturbances\":\\[[^]]*],", "");
+    assertThat(earlier).hasSizeLessThan(answer.length() - 60);
+    database.update("update verdict set answer = ? where pressure_test_id = ?", earlier, id);
+    sealed.clear();
+    PressureTestView read = tests.require(test);
+    assertThat(read.result().rate().orElseThrow().rate()).isEqualTo(rate);
+    assertThat(read.result().disturbances()).isEmpty();
+    assertThat(read.result().rate().orElseThrow().pumpedUpAgain()).isFalse();
+  }
+
   @Test
   void aFinishedTestIsSealed() {
     read(10, 110);

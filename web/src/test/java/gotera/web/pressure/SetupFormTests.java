@@ -10,9 +10,16 @@ import gotera.quantity.GaugePressure;
 import gotera.quantity.PressureUnit;
 import gotera.testkit.Close;
 import gotera.web.cap.CapFacts;
+import gotera.web.equipment.EquipmentKind;
+import gotera.web.equipment.EquipmentView;
 import gotera.web.shell.FieldProblems;
 import gotera.web.shell.TestWords;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.UUID;
 import org.junit.jupiter.api.Test;
 
 class SetupFormTests {
@@ -22,7 +29,11 @@ class SetupFormTests {
           new GaugePressure(124.1),
           new TestLimit(new GaugePressure(110), TestLimit.Source.MAKER_FIGURE),
           "good");
+  private static final LocalDate TODAY = LocalDate.of(2026, 11, 25);
+
   private final FieldProblems problems = TestWords.problems();
+  private SetupReading.Tools tools =
+      new SetupReading.Tools(Optional.empty(), Optional.empty(), Optional.empty(), TODAY);
 
   @Test
   void makesADescriptionThatTheFormatAccepts() {
@@ -47,17 +58,53 @@ class SetupFormTests {
 
   @Test
   void allThatIsWrongIsSaidAtItsField() {
-    form("letters", "9", "hours", "x", "120", "", "130", "9000")
-        .read(problems, CAP, SetupForm.Draws.NONE, PressureUnit.KPA);
+    read(form("letters", "9", "hours", "x", "120", "", "130", "9000"));
     assertThat(problems.sentences())
         .containsOnlyKeys("gaugeStep", "thermometerStep", "soakHours", "ruleMinutes", "altitude");
   }
 
   @Test
   void aRuleCannotLoseMoreThanItHolds() {
-    form("0.2", "", "unknown", "", "120", "2", "130", "")
-        .read(problems, CAP, SetupForm.Draws.NONE, PressureUnit.KPA);
+    read(form("0.2", "", "unknown", "", "120", "2", "130", ""));
     assertThat(problems.sentences()).containsOnlyKeys("ruleDrop");
+  }
+
+  @Test
+  void aTesterBringsItsGaugeItsCalibrationAndItsOwnLeak() {
+    EquipmentView tester =
+        new EquipmentView(
+            UUID.randomUUID(),
+            EquipmentKind.TESTER,
+            "Tester 1",
+            "needle",
+            OptionalDouble.of(1.7),
+            OptionalDouble.empty(),
+            OptionalDouble.of(0.2),
+            OptionalDouble.of(250),
+            Optional.of(TODAY.minusDays(1)),
+            OptionalDouble.of(14),
+            OptionalDouble.of(90),
+            "",
+            false,
+            Optional.empty(),
+            1);
+    EquipmentView.OwnLeak own = new EquipmentView.OwnLeak(0.02, 0.005, Instant.EPOCH);
+    tools = new SetupReading.Tools(Optional.of(tester), Optional.empty(), Optional.of(own), TODAY);
+    HoldDescription hold = read("", "", "unknown", "", "", "", "", "");
+    Close.to("step (kPa)", hold.gauge().orElseThrow().resolutionKpa(), 1.7, 0);
+    assertThat(hold.gauge().orElseThrow().calibrated()).as("out since yesterday").isFalse();
+    Close.to("air (mL)", hold.compliance().trappedAirMl().orElseThrow(), 24 + 90, 0);
+    Close.to("own leak (mL/min)", hold.ownLeak().orElseThrow(), 0.02, 0);
+    assertThat(tools.readingMode(form("", "", "unknown", "", "", "", "", ""))).isEqualTo("needle");
+  }
+
+  @Test
+  void aDrySystemHoldsAirWhereItWouldHoldCoolant() {
+    HoldDescription hold =
+        read(form("0.2", "", "gas", "unknown", "", "repair", "", "", "", "")).orElseThrow();
+    Close.to("liquid (mL)", hold.liquidMl(), 0, 0);
+    Close.to("air (mL)", hold.compliance().trappedAirMl().orElseThrow(), 8000, 0);
+    assertThat(HoldJson.read(HoldJson.write(hold))).isEqualTo(new ReadOutcome.Accepted<>(hold));
   }
 
   private HoldDescription read(
@@ -70,9 +117,17 @@ class SetupFormTests {
       String drop,
       String altitude) {
     Optional<HoldDescription> hold =
-        form(step, thermometer, soak, hours, rule, minutes, drop, altitude)
-            .read(problems, CAP, SetupForm.Draws.NONE, PressureUnit.KPA);
+        read(form(step, thermometer, soak, hours, rule, minutes, drop, altitude));
     return hold.orElseThrow(() -> new AssertionError(problems.sentences().toString()));
+  }
+
+  private Optional<HoldDescription> read(SetupForm form) {
+    return SetupReading.read(
+        form,
+        problems,
+        new SetupReading.Known(CAP, Optional.empty(), List.of()),
+        tools,
+        PressureUnit.KPA);
   }
 
   private static SetupForm form(
@@ -84,11 +139,29 @@ class SetupFormTests {
       String minutes,
       String drop,
       String altitude) {
+    return form(step, thermometer, "liquid", soak, hours, "repair", rule, minutes, drop, altitude);
+  }
+
+  private static SetupForm form(
+      String step,
+      String thermometer,
+      String medium,
+      String soak,
+      String hours,
+      String purpose,
+      String rule,
+      String minutes,
+      String drop,
+      String altitude) {
     return new SetupForm(
+        "",
         "",
         step,
         "digital",
+        "",
         thermometer,
+        medium,
+        "measure",
         "8 L",
         "50",
         "20",
@@ -96,7 +169,7 @@ class SetupFormTests {
         "60 mL",
         soak,
         hours,
-        "repair",
+        purpose,
         rule,
         minutes,
         drop,

@@ -1,0 +1,97 @@
+package gotera.cli;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.PrintStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+class RankTests {
+  private static final String DRY_OUTSIDE =
+      """
+      {"format":"gotera-job/1",
+       "vehicle":{"energy":"petrol","kilometres":90000,"circuit":{"fill":"both","engine":"inline","lie":"along"}},
+       "complaint":{"loss_ml_per_week":1900,"hot_hours_per_week":7,"signs":["never-on-the-ground"],
+                    "history":[{"part":"radiator","replaced_days_ago":200}]},
+       "findings":[
+        {"check":"look","at":"lower-hose.radiator-end","state":"cold-pressure","saw":"dry"},
+        {"check":"look","at":"radiator.core","state":"cold-pressure","saw":"dry"},
+        {"check":"combustion-gas","result":"blue","not_counted":["coolant-drawn-in"]},
+        {"check":"pressure-test","state":"cold","rate_ml_per_min":0.8,"u":0.1}]}
+      """;
+
+  private final ByteArrayOutputStream out = new ByteArrayOutputStream();
+  private final ByteArrayOutputStream err = new ByteArrayOutputStream();
+
+  @TempDir Path folder;
+
+  @Test
+  void ranksTheInsideFirstWhereTheOutsideIsDry() throws IOException {
+    assertThat(run("rank", file(DRY_OUTSIDE))).isZero();
+    JsonNode line = JsonMapper.builder().build().readTree(text(out));
+    assertThat(line.get("suspects").get(0).get("joint").stringValue()).isEqualTo("inside.cylinder");
+    assertThat(line.get("suspects").get(0).get("reasons")).isNotEmpty();
+    assertThat(line.get("balance").get("unexplained_ml_per_min").doubleValue()).isEqualTo(0.8);
+    assertThat(line.get("next").get(0).get("bits").doubleValue()).isPositive();
+    assertThat(line.get("flags").toString())
+        .contains("gas-check-first:radiator", "combustion-gas-does-not-count");
+  }
+
+  @Test
+  void aGasCheckThatDoesNotCountChangesNothing() throws IOException {
+    run("rank", file(DRY_OUTSIDE));
+    String with = text(out).replaceAll("\"flags.*", "");
+    out.reset();
+    String without = DRY_OUTSIDE.replaceAll("(?m)^.*combustion-gas.*$\\R", "");
+    run("rank", file(without));
+    assertThat(text(out).replaceAll("\"flags.*", "")).isEqualTo(with);
+  }
+
+  @Test
+  void anElectricDriveHasNothingInsideThatBurns() throws IOException {
+    run("rank", file(DRY_OUTSIDE.replace("petrol", "electric")));
+    assertThat(text(out)).doesNotContain("\"joint\":\"inside.");
+  }
+
+  @Test
+  void refusesANameItDoesNotKnowWithTheNearest() throws IOException {
+    String wrong = DRY_OUTSIDE.replace("radiator.core", "radiator.cores");
+    assertThat(run("rank", file(wrong))).isEqualTo(2);
+    assertThat(text(err)).contains("findings[1].at").contains("radiator.core");
+    assertThat(text(out)).isEmpty();
+  }
+
+  @Test
+  void printsEveryNameWithItsStatus() {
+    assertThat(run("vocabulary")).isZero();
+    assertThat(text(out).lines())
+        .hasSizeGreaterThan(35)
+        .allMatch(l -> l.contains("our judgement, untested"));
+    assertThat(text(out)).contains("core-plug").contains("freeze plug");
+  }
+
+  private String file(String json) throws IOException {
+    Path file = folder.resolve("job.json");
+    Files.writeString(file, json);
+    return file.toString();
+  }
+
+  private int run(String... arguments) {
+    return Main.run(
+        List.of(arguments),
+        new PrintStream(out, true, StandardCharsets.UTF_8),
+        new PrintStream(err, true, StandardCharsets.UTF_8));
+  }
+
+  private static String text(ByteArrayOutputStream bytes) {
+    return bytes.toString(StandardCharsets.UTF_8);
+  }
+}

@@ -1,0 +1,63 @@
+package gotera.balance;
+
+import gotera.coolant.CoolantMixture;
+import gotera.coolant.Viscosity;
+
+/**
+ * What the customer loses, against what was measured cold: the same seep passes more when hot, for
+ * the coolant is thinner.
+ *
+ * @param lossPerWeek loss (mL in a week), positive
+ * @param hotHoursPerWeek hours under pressure in a week (h), positive
+ */
+public record Complaint(double lossPerWeek, double hotHoursPerWeek) {
+  /** Relative standard uncertainty of what customers tell (our judgement, untested). */
+  private static final double TOLD_U = 0.3;
+
+  private static final double TWO_SIDED = 1.96;
+
+  /** Refuses a complaint without a loss or without hours. */
+  public Complaint {
+    if (!(lossPerWeek > 0) || !(hotHoursPerWeek > 0)) {
+      throw new IllegalArgumentException(lossPerWeek + " mL in " + hotHoursPerWeek + " h");
+    }
+  }
+
+  /** What the measured rate makes of the complaint. */
+  public enum Answer {
+    /** They agree within their uncertainties. */
+    EXPLAINED,
+    /** More is lost than the cold leak passes hot: heat, rotation or vibration. */
+    MORE_IS_LOST,
+    /** Less is lost than the leak would pass: it does not leak all the time, or is new. */
+    LESS_IS_LOST
+  }
+
+  /** Rate that the complaint amounts to while hot (mL/min). */
+  public double rate() {
+    return lossPerWeek / (60 * hotHoursPerWeek);
+  }
+
+  /** What a rate measured cold would be when hot (mL/min). */
+  public static double hotEquivalent(double coldRate, CoolantMixture coolant) {
+    return coldRate * Viscosity.hotOverCold(coolant);
+  }
+
+  /**
+   * Holds a cold rate against it.
+   *
+   * @param coldRate measured rate at the rated pressure (mL/min)
+   * @param u its standard uncertainty (mL/min)
+   */
+  public Answer against(double coldRate, double u, CoolantMixture coolant) {
+    double factor = Viscosity.hotOverCold(coolant);
+    double hot = Math.max(0, coldRate) * factor;
+    double hotU = Math.hypot(u * factor, Viscosity.RATIO_RELATIVE_U * hot);
+    double apart = rate() - hot;
+    double apartU = Math.hypot(hotU, TOLD_U * rate());
+    if (Math.abs(apart) <= TWO_SIDED * apartU) {
+      return Answer.EXPLAINED;
+    }
+    return apart > 0 ? Answer.MORE_IS_LOST : Answer.LESS_IS_LOST;
+  }
+}

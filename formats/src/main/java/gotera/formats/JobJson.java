@@ -1,0 +1,168 @@
+package gotera.formats;
+
+import gotera.evidence.Diagnosis;
+import gotera.evidence.Diagnosis.Look;
+import gotera.evidence.Diagnosis.Rate;
+import gotera.evidence.PlaceFacts;
+import gotera.evidence.PlaceFacts.State;
+import gotera.evidence.SignFacts;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+
+/**
+ * Reads the part of a job, {@code gotera-job/1}, that suspects are ranked by. Names are those of
+ * the {@link Vocabulary}; an unknown one is refused with the nearest known.
+ */
+public final class JobJson {
+  private static final String FORMAT = "gotera-job/1";
+  private static final List<String> CHECKS = List.of("look", "pressure-test", "combustion-gas");
+  private static final List<String> STATES =
+      List.of("cold-pressure", "cold", "parked", "warm", "running");
+
+  /** The same part failing twice so soon asks for a gas check first (days; our judgement). */
+  private static final double SOON = 365;
+
+  private JobJson() {}
+
+  /** Reads what a job found. */
+  public static ReadOutcome<JobFindings> read(String json) {
+    Problems problems = new Problems();
+    Optional<JsonMembers> root = JsonMembers.of(json, problems);
+    if (root.isEmpty()) {
+      return problems.rejected();
+    }
+    JsonMembers m = root.get();
+    m.word("format", List.of(FORMAT));
+    boolean electric = vehicle(m.object("vehicle"));
+    List<String> flags = new ArrayList<>();
+    List<SignFacts> signs = complaint(m.object("complaint"), flags);
+    List<Look> looks = new ArrayList<>();
+    Optional<Rate> rate = Optional.empty();
+    for (JsonMembers f : m.elements("findings")) {
+      Optional<Rate> measured = finding(f, looks, flags);
+      // the newest test counts
+      rate = measured.isPresent() ? measured : rate;
+    }
+    m.refuseUnknown();
+    if (!problems.isEmpty()) {
+      return problems.rejected();
+    }
+    List<PlaceFacts> places =
+        Vocabulary.published().places().stream()
+            // an electric drive burns nothing
+            .filter(p -> !(electric && p.inside()))
+            .toList();
+    return new ReadOutcome.Accepted<>(
+        new JobFindings(
+            places, new Diagnosis.Found(Set.of(), looks, signs, rate), List.copyOf(flags)));
+  }
+
+  private static boolean vehicle(Optional<JsonMembers> member) {
+    if (member.isEmpty()) {
+      return false;
+    }
+    JsonMembers v = member.get();
+    Optional<String> energy = v.word("energy", List.of("petrol", "diesel", "electric"));
+    v.number("kilometres", 0, 10_000_000);
+    v.object("circuit")
+        .ifPresent(
+            c -> {
+              c.word("fill", List.of("neck", "tank", "both"));
+              c.word("engine", List.of("inline", "v", "flat"));
+              c.word("lie", List.of("along", "across"));
+              c.texts("features");
+              c.refuseUnknown();
+            });
+    v.refuseUnknown();
+    return energy.filter(e -> e.equals("electric")).isPresent();
+  }
+
+  private static List<SignFacts> complaint(Optional<JsonMembers> member, List<String> flags) {
+    if (member.isEmpty()) {
+      return List.of();
+    }
+    JsonMembers c = member.get();
+    c.number("loss_ml_per_week", 0, 1e6);
+    c.number("hot_hours_per_week", 0, 168);
+    List<String> known = Vocabulary.published().signs().stream().map(SignFacts::sign).toList();
+    List<SignFacts> signs = new ArrayList<>();
+    for (String sign : c.texts("signs")) {
+      Vocabulary.published()
+          .sign(sign)
+          .ifPresentOrElse(
+              signs::add,
+              () -> c.refuse("signs", sign, "a sign, nearest: " + Nearest.to(sign, known)));
+    }
+    for (JsonMembers h : c.elements("history")) {
+      Optional<String> part = h.text("part");
+      OptionalDouble ago = h.number("replaced_days_ago", 0, 100_000);
+      h.refuseUnknown();
+      if (part.isPresent() && ago.orElse(Double.MAX_VALUE) <= SOON) {
+        flags.add("gas-check-first:" + part.get());
+      }
+    }
+    c.refuseUnknown();
+    return signs;
+  }
+
+  private static Optional<Rate> finding(JsonMembers f, List<Look> looks, List<String> flags) {
+    String check = f.word("check", CHECKS).orElse("");
+    Optional<String> state = f.word("state", STATES);
+    Optional<Rate> rate = Optional.empty();
+    switch (check) {
+      case "look" -> look(f, state).ifPresent(looks::add);
+      case "pressure-test" -> {
+        OptionalDouble q = f.required("rate_ml_per_min", -1000, 100_000);
+        OptionalDouble u = f.required("u", 1e-6, 100_000);
+        if (q.isPresent() && u.isPresent()) {
+          rate = Optional.of(new Rate(q.getAsDouble(), u.getAsDouble()));
+        }
+      }
+      case "combustion-gas" -> gas(f, looks, flags);
+      default -> {
+        if (!f.has("check")) {
+          f.refuse("check", "nothing", "one of " + String.join(", ", CHECKS));
+        }
+      }
+    }
+    f.refuseUnknown();
+    return rate;
+  }
+
+  private static Optional<Look> look(JsonMembers f, Optional<String> state) {
+    Optional<String> saw = f.word("saw", List.of("dry", "wet", "stained", "not-looked"));
+    Optional<String> at = f.text("at");
+    List<String> known = Vocabulary.published().places().stream().map(PlaceFacts::place).toList();
+    if (at.isEmpty()) {
+      f.refuse("at", "nothing", "a place");
+      return Optional.empty();
+    }
+    if (!known.contains(at.get())) {
+      f.refuse("at", at.get(), "a place, nearest: " + Nearest.to(at.get(), known));
+      return Optional.empty();
+    }
+    State seen =
+        switch (state.orElse("parked")) {
+          case "cold-pressure" -> State.PRESSED;
+          case "warm", "running" -> State.RUNNING;
+          default -> State.PARKED;
+        };
+    return saw.filter(s -> s.equals("dry") || s.equals("wet"))
+        .map(s -> new Look(at.get(), seen, s.equals("wet")));
+  }
+
+  /** A gas check whose conditions failed says nothing, whatever the colour. */
+  private static void gas(JsonMembers f, List<Look> looks, List<String> flags) {
+    Optional<String> result = f.word("result", List.of("blue", "yellow", "green"));
+    List<String> failed = f.texts("not_counted");
+    if (!failed.isEmpty()) {
+      flags.add("combustion-gas-does-not-count:" + String.join(",", failed));
+    } else {
+      result.ifPresent(
+          r -> looks.add(new Look("inside.head-gasket", State.RUNNING, !r.equals("blue"))));
+    }
+  }
+}

@@ -1,0 +1,190 @@
+package gotera.web.equipment;
+
+import gotera.quantity.PressureUnit;
+import gotera.web.shell.Entry;
+import gotera.web.shell.FieldProblems;
+import gotera.web.shell.Figures;
+import java.time.LocalDate;
+import java.time.format.DateTimeParseException;
+import java.util.List;
+import java.util.OptionalDouble;
+
+/**
+ * A piece of equipment as typed.
+ *
+ * @param kind its kind
+ * @param name what the workshop calls it
+ * @param readingMode needle or digital
+ * @param resolution smallest step read
+ * @param repeatability standard deviation of repeated readings; empty for half a step
+ * @param zeroDrift wander of its zero
+ * @param range end of its scale
+ * @param calibrationDue last day of its calibration
+ * @param stroke room air of a stroke
+ * @param air air in hose and adapter
+ * @param fits vehicles an adapter fitted
+ * @param retired filled in where it is no longer used
+ * @param version version of the row that was read
+ */
+record EquipmentForm(
+    String kind,
+    String name,
+    String readingMode,
+    String resolution,
+    String repeatability,
+    String zeroDrift,
+    String range,
+    String calibrationDue,
+    String stroke,
+    String air,
+    String fits,
+    String retired,
+    String version) {
+  static final List<String> MODES = List.of("needle", "digital");
+
+  /** Everything absent is empty. */
+  EquipmentForm {
+    kind = Entry.choice(kind, EquipmentKind.words());
+    name = Entry.text(name, 80);
+    readingMode = Entry.choice(readingMode, MODES);
+    resolution = Entry.text(resolution, 40);
+    repeatability = Entry.text(repeatability, 40);
+    zeroDrift = Entry.text(zeroDrift, 40);
+    range = Entry.text(range, 40);
+    calibrationDue = Entry.text(calibrationDue, 20);
+    stroke = Entry.text(stroke, 40);
+    air = Entry.text(air, 40);
+    fits = Entry.text(fits, 400);
+    retired = Entry.text(retired, 10);
+    version = Entry.text(version, 10);
+  }
+
+  static EquipmentForm blank(String kind) {
+    return new EquipmentForm(kind, "", "", "", "", "", "", "", "", "", "", "", "0");
+  }
+
+  static EquipmentForm of(EquipmentView e, Figures figures) {
+    boolean kelvin = e.kind() == EquipmentKind.THERMOMETER;
+    return new EquipmentForm(
+        e.kind().word(),
+        e.name(),
+        e.readingMode(),
+        step(e.resolution(), kelvin),
+        step(e.repeatability(), kelvin),
+        step(e.zeroDrift(), kelvin),
+        e.rangeKpa().isPresent() ? figures.pressure(e.rangeKpa().getAsDouble()) : "",
+        e.calibrationDue().map(LocalDate::toString).orElse(""),
+        millilitres(e.strokeMl()),
+        millilitres(e.airMl()),
+        e.fits(),
+        e.retired() ? "true" : "",
+        Integer.toString(e.version()));
+  }
+
+  EquipmentForm withVersion(int newer) {
+    return new EquipmentForm(
+        kind,
+        name,
+        readingMode,
+        resolution,
+        repeatability,
+        zeroDrift,
+        range,
+        calibrationDue,
+        stroke,
+        air,
+        fits,
+        retired,
+        Integer.toString(newer));
+  }
+
+  int versionRead() {
+    return version.matches("\\d{1,9}") ? Integer.parseInt(version) : -1;
+  }
+
+  EquipmentKind kindChosen() {
+    return EquipmentKind.of(kind);
+  }
+
+  /** Writes what is understood into a record; what is wrong is said at its field. */
+  void into(EquipmentRecord record, FieldProblems problems, PressureUnit shown) {
+    EquipmentKind k = kindChosen();
+    if (name.isEmpty()) {
+      problems.add("name", "problem.equipment-name");
+    }
+    record.kind = kind;
+    record.name = name;
+    record.readingMode = readingMode;
+    record.fits = fits;
+    record.retired = !retired.isEmpty();
+    if (k.showsPressure()) {
+      record.resolution = boxed(kilopascals(problems, "resolution", resolution, 0.001, 20, shown));
+      record.repeatability = boxed(ifTyped(problems, "repeatability", repeatability, 0, 20, shown));
+      record.zeroDrift = boxed(ifTyped(problems, "zeroDrift", zeroDrift, 0, 20, shown));
+      record.rangeKpa = boxed(ifTyped(problems, "range", range, 10, 10_000, shown));
+    } else if (k.read()) {
+      record.resolution = boxed(problems.number("resolution", resolution, "K", 0.001, 5));
+      record.repeatability =
+          boxed(problems.numberIfTyped("repeatability", repeatability, "K", 0, 5));
+    }
+    if (k.read()) {
+      record.calibrationDue = day(problems);
+    }
+    if (k.pumps() && !stroke.isEmpty()) {
+      record.strokeMl = boxed(problems.millilitres("stroke", stroke, 1, 0.1, 2000));
+    }
+    if (k.holdsAir()) {
+      record.airMl = boxed(problems.millilitres("air", air, 1, 0.1, 5000));
+    }
+  }
+
+  private static OptionalDouble ifTyped(
+      FieldProblems problems,
+      String field,
+      String typed,
+      double low,
+      double high,
+      PressureUnit shown) {
+    return typed.isEmpty()
+        ? OptionalDouble.empty()
+        : kilopascals(problems, field, typed, low, high, shown);
+  }
+
+  private static OptionalDouble kilopascals(
+      FieldProblems problems,
+      String field,
+      String typed,
+      double low,
+      double high,
+      PressureUnit shown) {
+    OptionalDouble value = problems.kilopascals(field, typed, shown);
+    if (value.isPresent() && (value.getAsDouble() < low || value.getAsDouble() > high)) {
+      problems.add(field, "problem.range", typed, Figures.plain(low), Figures.plain(high) + " kPa");
+    }
+    return value;
+  }
+
+  private @org.jspecify.annotations.Nullable LocalDate day(FieldProblems problems) {
+    if (calibrationDue.isEmpty()) {
+      return null;
+    }
+    try {
+      return LocalDate.parse(calibrationDue);
+    } catch (DateTimeParseException e) {
+      problems.add("calibrationDue", "problem.day", calibrationDue);
+      return null;
+    }
+  }
+
+  private static @org.jspecify.annotations.Nullable Double boxed(OptionalDouble value) {
+    return value.isPresent() ? value.getAsDouble() : null;
+  }
+
+  private static String step(OptionalDouble value, boolean kelvin) {
+    return value.isPresent() ? Figures.plain(value.getAsDouble()) + (kelvin ? " K" : " kPa") : "";
+  }
+
+  private static String millilitres(OptionalDouble value) {
+    return value.isPresent() ? Figures.plain(value.getAsDouble()) + " mL" : "";
+  }
+}

@@ -1,0 +1,148 @@
+package gotera.web.level;
+
+import gotera.coolant.CoolantMixture;
+import gotera.coolant.Expansion;
+import gotera.level.LevelWatch;
+import gotera.quantity.Temperature;
+import gotera.web.job.JobPlace;
+import gotera.web.job.JobService;
+import gotera.web.job.JobView;
+import gotera.web.job.Step;
+import gotera.web.shell.FieldProblems;
+import gotera.web.shell.Figures;
+import gotera.web.shell.Pages;
+import gotera.web.shell.Words;
+import java.security.Principal;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
+import java.util.UUID;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+
+/** The level watch of a job: a leak rate without a pressure tester. */
+@Controller
+class LevelController {
+  /** Coolant of a vehicle whose volume is not known (mL) (our judgement, untested). */
+  private static final double USUAL_LIQUID = 8000;
+
+  private static final double MARK_U = 1; // mm, two readings of a mark (our judgement, untested)
+  private static final double TOP_UP_U = 0.05; // of what was put in (our judgement, untested)
+  private static final double READ_U = 1.5; // K, two readings (our judgement, untested)
+  private static final double UNREAD_U = 5; // K, both about the room's (our judgement, untested)
+  private static final double COLD = 20; // °C
+
+  private final LevelService marks;
+  private final JobService jobs;
+  private final Words words;
+
+  LevelController(LevelService marks, JobService jobs, Words words) {
+    this.marks = marks;
+    this.jobs = jobs;
+    this.words = words;
+  }
+
+  /** A mark with what it says since the first one. */
+  record Row(String when, String level, String put, String hours, String says) {}
+
+  @GetMapping("/jobs/{id}/level-watch")
+  String page(@PathVariable UUID id, Figures figures, Model model) {
+    return page(id, LevelForm.next(marks.marks(id)), Map.of(), figures, model);
+  }
+
+  @PostMapping("/jobs/{id}/level-watch")
+  Object mark(
+      @PathVariable UUID id,
+      @ModelAttribute LevelForm form,
+      Figures figures,
+      Principal principal,
+      Model model) {
+    jobs.require(id);
+    FieldProblems problems = new FieldProblems(words);
+    marks.keep(id, form, problems, principal.getName());
+    if (!problems.none()) {
+      return Pages.unprocessable(page(id, form, problems.sentences(), figures, model), model);
+    }
+    return "redirect:/jobs/" + id + "/level-watch";
+  }
+
+  private String page(
+      UUID id, LevelForm form, Map<String, String> problems, Figures figures, Model model) {
+    JobView job = jobs.require(id);
+    List<LevelMarkRecord> all = marks.marks(id);
+    model.addAttribute("place", new JobPlace(id, Step.RE_TEST, figures));
+    model.addAttribute("form", form);
+    model.addAttribute("first", all.isEmpty());
+    model.addAttribute("problems", problems);
+    model.addAttribute("rows", rows(all, job));
+    if (all.size() > 1) {
+      LevelWatch watch = watch(all, job);
+      model.addAttribute(
+          "statement",
+          words.say(
+              "level.statement",
+              Figures.bound(watch.upper()),
+              Figures.moment(all.get(0).writtenAt)));
+      model.addAttribute(
+          "from",
+          words.say(
+              "level.from",
+              Figures.volume(watch.missing()),
+              Figures.volume(1.96 * watch.missingU()),
+              Figures.plain(watch.minutes() / 60)));
+    }
+    return "level/watch";
+  }
+
+  private List<Row> rows(List<LevelMarkRecord> all, JobView job) {
+    List<Row> rows = new ArrayList<>();
+    for (int i = 0; i < all.size(); i++) {
+      LevelMarkRecord mark = all.get(i);
+      rows.add(
+          new Row(
+              Figures.moment(mark.writtenAt),
+              Figures.fixed(mark.levelMm, 0) + " mm",
+              mark.toppedUpMl > 0 ? Figures.volume(mark.toppedUpMl) : "",
+              i == 0 ? "" : Figures.plain(mark.hotHours) + " h",
+              i == 0 ? words.say("level.first") : says(watch(all.subList(0, i + 1), job))));
+    }
+    return rows;
+  }
+
+  private String says(LevelWatch watch) {
+    return words.say(
+        "level.says",
+        Figures.rate(watch.rate(), watch.u()),
+        Figures.halfWidth(watch.u()),
+        Figures.bound(watch.upper()));
+  }
+
+  /** From the first mark to the last of these. */
+  private static LevelWatch watch(List<LevelMarkRecord> of, JobView job) {
+    LevelMarkRecord first = of.get(0);
+    LevelMarkRecord last = of.get(of.size() - 1);
+    double put = of.stream().skip(1).mapToDouble(m -> m.toppedUpMl).sum();
+    double hours = of.stream().skip(1).mapToDouble(m -> m.hotHours).sum();
+    Double then = first.celsius;
+    Double now = last.celsius;
+    OptionalDouble warmer =
+        then != null && now != null ? OptionalDouble.of(now - then) : OptionalDouble.empty();
+    CoolantMixture coolant = new CoolantMixture(job.strength().orElse(0.5));
+    return new LevelWatch(
+        last.areaSquareCentimetres,
+        first.levelMm - last.levelMm,
+        MARK_U,
+        put,
+        TOP_UP_U * put,
+        60 * hours,
+        warmer.orElse(0),
+        warmer.isPresent() ? READ_U : UNREAD_U,
+        Expansion.againstCastings(coolant, Temperature.ofCelsius(COLD))
+            * job.liquidMl().orElse(USUAL_LIQUID));
+  }
+}

@@ -1,0 +1,9 @@
+package gotera.web.level;
+
+import java.util.List;
+import java.util.UUID;
+import org.springframework.data.jpa.repository.JpaRepository;
+
+interface LevelMarkRecords extends JpaRepository<LevelMarkRecord, UUID> {
+  List<LevelMarkRecord> findByJobIdOrderByWrittenAt(UUID jobId);
+}

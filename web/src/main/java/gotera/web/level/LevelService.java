@@ -1,0 +1,44 @@
+package gotera.web.level;
+
+import gotera.web.job.JobChanges;
+import gotera.web.shell.FieldProblems;
+import gotera.web.shell.Identifiers;
+import gotera.web.shell.Write;
+import java.time.Clock;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The marks of a job. */
+@Service
+class LevelService {
+  private final LevelMarkRecords marks;
+  private final JobChanges changes;
+  private final Identifiers identifiers;
+  private final Clock clock;
+
+  LevelService(LevelMarkRecords marks, JobChanges changes, Identifiers identifiers, Clock clock) {
+    this.marks = marks;
+    this.changes = changes;
+    this.identifiers = identifiers;
+    this.clock = clock;
+  }
+
+  /** The marks in order. */
+  @Transactional(readOnly = true)
+  List<LevelMarkRecord> marks(UUID jobId) {
+    return marks.findByJobIdOrderByWrittenAt(jobId);
+  }
+
+  /** Keeps a mark, or says at its fields what is wrong. */
+  @Write
+  void keep(UUID jobId, LevelForm form, FieldProblems problems, String by) {
+    LevelMarkRecord record = new LevelMarkRecord(identifiers.next(), jobId, clock.instant(), by);
+    form.into(record, problems, marks(jobId).isEmpty());
+    if (problems.none()) {
+      marks.save(record);
+      changes.count(jobId);
+    }
+  }
+}

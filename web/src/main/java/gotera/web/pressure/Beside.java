@@ -1,0 +1,108 @@
+package gotera.web.pressure;
+
+import gotera.balance.Complaint;
+import gotera.coolant.Viscosity;
+import gotera.pressure.PressureTestResult.Rate;
+import gotera.pressure.law.AsCoolant;
+import gotera.pressure.law.Medium;
+import gotera.pressure.verdict.VerdictKind;
+import gotera.web.job.JobService;
+import gotera.web.job.JobView;
+import gotera.web.pressure.PressurePage.Origin;
+import gotera.web.shell.Figures;
+import gotera.web.shell.Words;
+import java.util.ArrayList;
+import java.util.List;
+import org.springframework.stereotype.Component;
+
+/** What a rate means beside itself: hot, in coolant, in a week, against the complaint. */
+@Component
+class Beside {
+  private final JobService jobs;
+  private final Words words;
+
+  Beside(JobService jobs, Words words) {
+    this.jobs = jobs;
+    this.words = words;
+  }
+
+  List<Origin> of(PressureTestView test) {
+    List<Origin> beside = new ArrayList<>();
+    test.result().rate().ifPresent(rate -> fill(beside, test, rate));
+    return beside;
+  }
+
+  private void fill(List<Origin> beside, PressureTestView test, Rate rate) {
+    beside.add(
+        say(
+            "lets-through",
+            Figures.bound(rate.limits().detection()),
+            Figures.minutesAndSeconds(length(test))));
+    if (rate.asCoolant().isPresent()) {
+      AsCoolant coolant = rate.asCoolant().get();
+      AsCoolant bound = bound(coolant, rate);
+      beside.add(
+          say(
+              test.conditions().medium() == Medium.VACUUM ? "vacuum-as-coolant" : "as-coolant",
+              Figures.twoDigits(Math.max(0, coolant.seep())),
+              Figures.twoDigits(Math.max(0, coolant.orifice())),
+              Figures.twoDigits(bound.seep()),
+              Figures.twoDigits(bound.orifice())));
+      return;
+    }
+    double hot = Viscosity.hotOverCold(test.conditions().coolant());
+    boolean leak = test.result().verdict() == VerdictKind.LEAK;
+    beside.add(
+        say(
+            "hot",
+            leak
+                ? Figures.twoDigits(hot * rate.rate())
+                : "\u2264 " + Figures.bound(hot * rate.upper()),
+            Figures.fixed(hot, 1),
+            Figures.plain(100 * test.conditions().coolant().strength())));
+    complaint(beside, test, rate);
+  }
+
+  private void complaint(List<Origin> beside, PressureTestView test, Rate rate) {
+    JobView job = jobs.require(test.jobId());
+    if (job.lossMlPerWeek().isEmpty()
+        || job.hotHoursPerWeek().isEmpty()
+        || !(job.lossMlPerWeek().getAsDouble() > 0)) {
+      return;
+    }
+    Complaint complaint =
+        new Complaint(job.lossMlPerWeek().getAsDouble(), job.hotHoursPerWeek().getAsDouble());
+    String answer =
+        switch (complaint.against(rate.rate(), rate.u(), test.conditions().coolant())) {
+          case EXPLAINED -> "complaint-explained";
+          case MORE_IS_LOST -> "complaint-more";
+          case LESS_IS_LOST -> "complaint-less";
+        };
+    beside.add(
+        say(
+            answer,
+            Figures.twoDigits(complaint.rate()),
+            Figures.volume(complaint.lossPerWeek()),
+            Figures.plain(complaint.hotHoursPerWeek())));
+  }
+
+  /** As the upper limit would be in coolant. */
+  private static AsCoolant bound(AsCoolant coolant, Rate rate) {
+    if (rate.rate() == 0) {
+      return coolant;
+    }
+    double up = rate.upper() / rate.rate();
+    return new AsCoolant(coolant.seep() * up, coolant.orifice() * up);
+  }
+
+  private static double length(PressureTestView test) {
+    return test.result().window().map(w -> w.to() - w.from()).orElse(0.0);
+  }
+
+  private Origin say(String key, Object... figures) {
+    return new Origin(
+        words.say("beside." + key),
+        words.say("beside." + key + ".value", figures),
+        words.say("beside." + key + ".from", figures));
+  }
+}

@@ -1,0 +1,31 @@
+package gotera.web.pressure;
+
+import gotera.balance.SiteFlow;
+import gotera.quantity.Volume;
+import java.util.Optional;
+import java.util.OptionalDouble;
+
+/**
+ * Coolant caught from an inside place: drawn out of a cylinder, or let out of the oil pan.
+ *
+ * @param place where, for example cylinder 3
+ * @param millilitres how much (mL)
+ * @param minutes how long it gathered under pressure (min); empty for what stood there before the
+ *     test, which may be weeks and says nothing of a rate
+ */
+public record Caught(String place, double millilitres, OptionalDouble minutes) {
+  /** Standard uncertainty of a volume drawn out of a cylinder (mL) (our judgement, untested). */
+  private static final double VOLUME_U = 1;
+
+  /** The flow it tells, if it gathered in a known time. */
+  public Optional<SiteFlow> flow() {
+    return minutes.isPresent()
+        ? Optional.of(
+            new SiteFlow.Caught(
+                new Volume(millilitres),
+                minutes.getAsDouble(),
+                VOLUME_U / minutes.getAsDouble(),
+                Optional.empty()))
+        : Optional.empty();
+  }
+}

@@ -1,0 +1,182 @@
+package gotera.web.pressure;
+
+import gotera.formats.HoldDescription;
+import gotera.formats.HoldDescription.DrawMember;
+import gotera.pressure.trace.TraceEvent;
+import gotera.web.pressure.PressureService.Added;
+import gotera.web.shell.FieldProblems;
+import gotera.web.shell.Figures;
+import gotera.web.shell.Pages;
+import gotera.web.shell.Words;
+import java.security.Principal;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.UUID;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/**
+ * What belongs to a hold beside its readings: draws, strokes, the window, what was caught. Each is
+ * added behind what is there, so two people doing it lose nothing.
+ */
+@Controller
+class HoldController {
+  private final PressureService tests;
+  private final PressureBench bench;
+  private final Words words;
+
+  HoldController(PressureService tests, PressureBench bench, Words words) {
+    this.tests = tests;
+    this.bench = bench;
+    this.words = words;
+  }
+
+  @PostMapping("/tests/{testId}/draws")
+  Object draw(
+      @PathVariable UUID testId,
+      @ModelAttribute DrawForm form,
+      Figures figures,
+      Principal principal,
+      Model model) {
+    PressureTestView test = tests.require(testId);
+    FieldProblems problems = new FieldProblems(words);
+    Optional<DrawMember> draw = form.read(problems, test, figures);
+    if (draw.isPresent()) {
+      Added added =
+          tests.edit(testId, h -> form.closing() ? closing(h, draw) : measuring(h, draw.get()));
+      if (added == Added.YES) {
+        mark(test, draw.get(), principal);
+        return PressureBench.back(test);
+      }
+      problems.add("form", "problem.finished");
+    }
+    model.addAttribute("draw", form);
+    return refused(test, problems, figures, model);
+  }
+
+  @PostMapping("/tests/{testId}/draws/undo")
+  String undoDraw(@PathVariable UUID testId, @RequestParam String drawKind) {
+    tests.edit(
+        testId,
+        h ->
+            drawKind.equals("closing")
+                ? closing(h, Optional.empty())
+                : h.edit()
+                    .compliance(h.compliance().withDraws(withoutLast(h.compliance().draws())))
+                    .done());
+    return PressureBench.back(tests.require(testId));
+  }
+
+  @PostMapping("/tests/{testId}/strokes")
+  Object strokes(
+      @PathVariable UUID testId, @ModelAttribute StrokeForm form, Figures figures, Model model) {
+    PressureTestView test = tests.require(testId);
+    FieldProblems problems = new FieldProblems(words);
+    Optional<StrokeForm.Count> count = form.read(problems, test, figures);
+    if (count.isPresent()) {
+      if (tests.edit(testId, count.get()::in) == Added.YES) {
+        return PressureBench.back(test);
+      }
+      problems.add("form", "problem.finished");
+    }
+    model.addAttribute("strokes", form);
+    return refused(test, problems, figures, model);
+  }
+
+  @PostMapping("/tests/{testId}/strokes/undo")
+  String undoStrokes(@PathVariable UUID testId) {
+    tests.edit(
+        testId,
+        h ->
+            h.edit()
+                .compliance(
+                    h.compliance()
+                        .withStrokes(
+                            h.compliance()
+                                .strokes()
+                                .filter(s -> s.readings().size() > 1)
+                                .map(
+                                    s ->
+                                        new HoldDescription.StrokesMember(
+                                            s.strokeMl(),
+                                            s.startKpa(),
+                                            withoutLast(s.readings())))))
+                .done());
+    return PressureBench.back(tests.require(testId));
+  }
+
+  @PostMapping("/tests/{testId}/window")
+  Object window(
+      @PathVariable UUID testId, @ModelAttribute WindowForm form, Figures figures, Model model) {
+    PressureTestView test = tests.require(testId);
+    FieldProblems problems = new FieldProblems(words);
+    Optional<List<Double>> window = form.read(problems, test);
+    if (problems.none()) {
+      Added added = tests.edit(testId, h -> h.edit().windowS(window).done());
+      if (added == Added.YES) {
+        return PressureBench.back(test);
+      }
+      problems.add("form", "problem.finished");
+    }
+    model.addAttribute("window", form);
+    return refused(test, problems, figures, model);
+  }
+
+  @PostMapping("/tests/{testId}/caught")
+  Object caught(
+      @PathVariable UUID testId,
+      @ModelAttribute CaughtForm form,
+      Figures figures,
+      Principal principal,
+      Model model) {
+    PressureTestView test = tests.require(testId);
+    FieldProblems problems = new FieldProblems(words);
+    Optional<Caught> caught = form.read(problems);
+    if (caught.isPresent()) {
+      tests.keepCaught(testId, caught.get(), principal.getName());
+      return PressureBench.back(test);
+    }
+    model.addAttribute("caughtForm", form);
+    return refused(test, problems, figures, model);
+  }
+
+  /** While the curve is read live, a draw ends the hold on it. */
+  private void mark(PressureTestView test, DrawMember draw, Principal principal) {
+    int n = test.trace().size();
+    double now = tests.now(test);
+    if (draw.ml() > 0 && test.holding() && n > 0 && now >= test.trace().seconds(n - 1)) {
+      tests.addEvent(
+          test.id(),
+          new TraceEvent(now, TraceEvent.Kind.DRAW, OptionalDouble.of(draw.ml())),
+          principal.getName());
+    }
+  }
+
+  private Object refused(
+      PressureTestView test, FieldProblems problems, Figures figures, Model model) {
+    return Pages.unprocessable(
+        bench.page(
+            tests.require(test.id()), ReadingForm.EMPTY, problems.sentences(), figures, model),
+        model);
+  }
+
+  private static HoldDescription closing(HoldDescription h, Optional<DrawMember> draw) {
+    return h.edit().closingDraw(draw).done();
+  }
+
+  private static HoldDescription measuring(HoldDescription h, DrawMember draw) {
+    List<DrawMember> draws = new ArrayList<>(h.compliance().draws());
+    draws.add(draw);
+    return h.edit().compliance(h.compliance().withDraws(draws)).done();
+  }
+
+  private static <T> List<T> withoutLast(List<T> all) {
+    return all.isEmpty() ? all : all.subList(0, all.size() - 1);
+  }
+}

@@ -1,0 +1,186 @@
+package gotera.web.pressure;
+
+import gotera.drawing.Plan;
+import gotera.drawing.PlanDrawing;
+import gotera.pressure.TestPlan;
+import gotera.web.cap.CapService;
+import gotera.web.job.JobPlace;
+import gotera.web.job.JobService;
+import gotera.web.shell.FieldProblems;
+import gotera.web.shell.Figures;
+import gotera.web.shell.Words;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.UUID;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+
+/** How long a hold must last, before anybody pumps. Nothing is stored. */
+@Controller
+class PlanController {
+  private static final int POINTS = 25;
+
+  private final PressureService tests;
+  private final CapService caps;
+  private final JobService jobs;
+  private final Words words;
+
+  PlanController(PressureService tests, CapService caps, JobService jobs, Words words) {
+    this.tests = tests;
+    this.caps = caps;
+    this.jobs = jobs;
+    this.words = words;
+  }
+
+  /**
+   * What the plan says.
+   *
+   * @param minutes the shortest hold, or that there is none
+   * @param kind word of a verdict's class whose colour it takes
+   * @param sentences what limits it and what would help
+   * @param drawing minutes over air
+   * @param table the same in figures
+   * @param from where the minutes come from
+   */
+  record Answer(
+      String minutes,
+      String kind,
+      List<String> sentences,
+      String drawing,
+      List<TableRow> table,
+      String from) {}
+
+  /** The shortest hold for an amount of trapped air. */
+  record TableRow(String air, String minutes) {}
+
+  @GetMapping("/jobs/{id}/{step:pressure-test|re-test}/plan")
+  String page(
+      @PathVariable UUID id,
+      @PathVariable String step,
+      @ModelAttribute PlanForm typed,
+      Figures figures,
+      Model model) {
+    Phase phase = step.equals(Phase.RE_TEST.step().word()) ? Phase.RE_TEST : Phase.SEARCH;
+    PlanForm form =
+        typed.blank()
+            ? PlanForm.of(jobs.require(id), phase, caps.of(id), tests.all(id), figures)
+            : typed;
+    FieldProblems problems = new FieldProblems(words);
+    Optional<PlanReading> plan = PlanReading.of(form, problems, figures.unit());
+    model.addAttribute("place", new JobPlace(id, phase.step(), figures));
+    model.addAttribute("form", form);
+    model.addAttribute("problems", problems.sentences());
+    model.addAttribute("purposes", SetupForm.PURPOSES);
+    model.addAttribute("warmths", PlanForm.WARMTHS);
+    model.addAttribute("known", PlanForm.KNOWN);
+    model.addAttribute("mostAir", PlanForm.MOST_AIR);
+    plan.ifPresent(p -> model.addAttribute("answer", answer(p, figures)));
+    return "pressure/plan";
+  }
+
+  private Answer answer(PlanReading reading, Figures figures) {
+    double limit = reading.purpose().usual();
+    OptionalDouble shortest = reading.plan().shortest(limit);
+    List<Plan.Point> points = new ArrayList<>();
+    double longest = 15;
+    double most = Math.max(PlanForm.MOST_AIR, reading.air());
+    for (int i = 1; i <= POINTS; i++) {
+      double air = most * i / POINTS;
+      OptionalDouble minutes = reading.make().apply(air).shortest(limit);
+      points.add(new Plan.Point(air, minutes));
+      longest = Math.max(longest, Math.min(60, minutes.orElse(0)));
+    }
+    String drawing =
+        PlanDrawing.of(
+            new Plan(
+                points,
+                reading.air(),
+                shortest,
+                longest,
+                new Plan.Words(
+                    words.say("plan.title"),
+                    words.say("plan.air"),
+                    words.say("plan.minutes"),
+                    words.say("plan.now", Figures.volume(reading.air())))));
+    return new Answer(
+        shortest.isPresent()
+            ? words.say("plan.shortest", Figures.plain(shortest.getAsDouble()))
+            : words.say("plan.none"),
+        shortest.isPresent() ? "tight" : "not-proven",
+        sentences(reading, shortest, figures),
+        drawing,
+        table(points),
+        words.say(
+            "plan.from",
+            Figures.fixed(reading.plan().thermalSensitivity(), 1),
+            Figures.fixed(1.96 * reading.plan().driftU(), 3),
+            Figures.fixed(196 * reading.plan().system().relativeUncertainty(), 0)));
+  }
+
+  private List<String> sentences(PlanReading reading, OptionalDouble shortest, Figures figures) {
+    TestPlan plan = reading.plan();
+    double limit = reading.purpose().usual();
+    List<String> sentences = new ArrayList<>();
+    if (shortest.isPresent()) {
+      double minutes = shortest.getAsDouble();
+      sentences.add(
+          words.say(
+              "plan.then", Figures.plain(limit), Figures.bound(plan.after(minutes).detection())));
+      double left = plan.pressureLeft(minutes);
+      if (left < TestPlan.PRESSURE_LEFT) {
+        sentences.add(
+            words.say(
+                "plan.falls",
+                Figures.fixed(100 * left, 0),
+                Figures.fixed(100 * TestPlan.PRESSURE_LEFT, 0)));
+      }
+      double before = Math.max(2 * plan.intervalMinutes(), minutes / 4);
+      sentences.add(
+          words.say(
+              "plan.shorter",
+              Figures.plain(Math.round(before * 10) / 10.0),
+              Figures.bound(plan.after(before).detection())));
+    } else if (plan.temperatureForbids(limit)) {
+      OptionalDouble hours = plan.stand(limit);
+      sentences.add(
+          hours.isPresent()
+              ? words.say("plan.stand", Figures.plain(hours.getAsDouble()))
+              : words.say("plan.no-stand"));
+    } else {
+      sentences.add(words.say("plan.gauge-or-air"));
+    }
+    if (plan.system().relativeUncertainty() > 0.15) {
+      sentences.add(words.say("plan.measure"));
+    }
+    reading
+        .rule()
+        .ifPresent(
+            r ->
+                sentences.add(
+                    words.say(
+                        "plan.rule",
+                        figures.pressure(r.rule().pressure().kilopascals()),
+                        Figures.plain(r.rule().minutes()),
+                        figures.pressure(r.rule().drop()),
+                        Figures.twoDigits(r.letsThrough()))));
+    return sentences;
+  }
+
+  private List<TableRow> table(List<Plan.Point> points) {
+    return points.stream()
+        .filter(p -> p.air() % 120 == 0)
+        .map(
+            p ->
+                new TableRow(
+                    Figures.volume(p.air()),
+                    p.minutes().isPresent()
+                        ? Figures.plain(p.minutes().getAsDouble()) + " min"
+                        : words.say("plan.never")))
+        .toList();
+  }
+}

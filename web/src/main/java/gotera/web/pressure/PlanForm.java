@@ -1,0 +1,124 @@
+package gotera.web.pressure;
+
+import gotera.formats.HoldDescription;
+import gotera.formats.HoldDescription.GaugeMember;
+import gotera.pressure.compliance.Geometry;
+import gotera.web.cap.CapFacts;
+import gotera.web.job.JobView;
+import gotera.web.shell.Entry;
+import gotera.web.shell.Figures;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * What a hold is planned with, as typed or slid.
+ *
+ * @param pressure pressure of the hold
+ * @param gaugeStep smallest step read
+ * @param interval time between readings (s)
+ * @param air trapped air (mL)
+ * @param hose what the hoses give (mL/kPa)
+ * @param known measured or sizes: how well that is known
+ * @param warmth how the temperature is known: probe, pre-hold, overnight, hours or unknown
+ * @param thermometerStep smallest step of the thermometer
+ * @param soakHours hours stood
+ * @param drift what it drifts by (K/min)
+ * @param liquid liquid in the system
+ * @param strength strength in percent
+ * @param purpose what the test is for
+ * @param rulePressure pressure of the maker's rule
+ * @param ruleMinutes its time
+ * @param ruleDrop its drop
+ */
+record PlanForm(
+    String pressure,
+    String gaugeStep,
+    String interval,
+    String air,
+    String hose,
+    String known,
+    String warmth,
+    String thermometerStep,
+    String soakHours,
+    String drift,
+    String liquid,
+    String strength,
+    String purpose,
+    String rulePressure,
+    String ruleMinutes,
+    String ruleDrop) {
+  static final List<String> KNOWN = List.of("measured", "sizes");
+  static final List<String> WARMTHS = List.of("unknown", "hours", "overnight", "probe", "pre-hold");
+
+  /** Most air that the slider shows (mL). */
+  static final int MOST_AIR = 600;
+
+  // what stands in a new plan (our judgement, untested): the user sees and changes it
+  private static final double USUAL_AIR = 150;
+  private static final String USUAL_INTERVAL = "30";
+
+  /** Everything absent is empty. */
+  PlanForm {
+    pressure = Entry.text(pressure, 40);
+    gaugeStep = Entry.text(gaugeStep, 40);
+    interval = Entry.text(interval, 20);
+    air = Entry.text(air, 20);
+    hose = Entry.text(hose, 20);
+    known = Entry.choice(known, KNOWN);
+    warmth = Entry.choice(warmth, WARMTHS);
+    thermometerStep = Entry.text(thermometerStep, 20);
+    soakHours = Entry.text(soakHours, 20);
+    drift = Entry.text(drift, 20);
+    liquid = Entry.text(liquid, 40);
+    strength = Entry.text(strength, 20);
+    purpose = Entry.choice(purpose, SetupForm.PURPOSES);
+    rulePressure = Entry.text(rulePressure, 40);
+    ruleMinutes = Entry.text(ruleMinutes, 20);
+    ruleDrop = Entry.text(ruleDrop, 40);
+  }
+
+  /** Whether nothing was typed: the page was just opened. */
+  boolean blank() {
+    return gaugeStep.isEmpty() && air.isEmpty() && pressure.isEmpty();
+  }
+
+  /** What the job and its tests know, else usual values. */
+  static PlanForm of(
+      JobView job,
+      Phase phase,
+      Optional<CapFacts> cap,
+      List<PressureTestView> tests,
+      Figures figures) {
+    Optional<HoldDescription> hold =
+        tests.isEmpty() ? Optional.empty() : Optional.of(tests.get(tests.size() - 1).hold());
+    Optional<KeptCompliance> kept = KeptCompliance.newest(tests);
+    return new PlanForm(
+        cap.map(c -> figures.pressure(c.limit().pressure().kilopascals())).orElse(""),
+        hold.flatMap(HoldDescription::gauge)
+            .map(GaugeMember::resolutionKpa)
+            .map(figures::pressure)
+            .orElse(figures.pressure(0.5)),
+        USUAL_INTERVAL,
+        Figures.plain(
+            Math.round(
+                kept.map(k -> k.airAndHoses().trappedAir().millilitres()).orElse(USUAL_AIR))),
+        Figures.plain(kept.map(k -> k.airAndHoses().hose()).orElse(Geometry.USUAL_HOSE)),
+        kept.isPresent() ? "measured" : "sizes",
+        hold.flatMap(HoldDescription::thermometer).isPresent() ? "probe" : "overnight",
+        hold.flatMap(HoldDescription::thermometer)
+            .map(t -> Figures.plain(t.resolutionC()))
+            .orElse("0.1"),
+        "",
+        "0",
+        Figures.plain(job.liquidMl().orElse(SetupForm.USUAL_LIQUID * 1000) / 1000) + " L",
+        Figures.plain(100 * job.strength().orElse(0.5)),
+        phase == Phase.RE_TEST ? "sign-off" : "repair",
+        hold.flatMap(HoldDescription::makerRule)
+            .map(r -> figures.pressure(r.pressureKpa()))
+            .orElse(""),
+        hold.flatMap(HoldDescription::makerRule).map(r -> Figures.plain(r.minutes())).orElse(""),
+        hold.flatMap(HoldDescription::makerRule)
+            .map(r -> figures.pressure(r.dropKpa()))
+            .orElse(""));
+  }
+}

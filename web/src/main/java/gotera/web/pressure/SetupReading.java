@@ -1,0 +1,227 @@
+package gotera.web.pressure;
+
+import gotera.cap.TestLimit;
+import gotera.formats.HoldDescription;
+import gotera.formats.HoldDescription.Compliance;
+import gotera.formats.HoldDescription.EarlierMember;
+import gotera.formats.HoldDescription.GaugeMember;
+import gotera.formats.HoldDescription.RuleMember;
+import gotera.formats.HoldDescription.ThermometerMember;
+import gotera.pressure.compliance.Geometry;
+import gotera.pressure.law.Medium;
+import gotera.pressure.trace.Gauge;
+import gotera.quantity.AbsolutePressure;
+import gotera.quantity.PressureUnit;
+import gotera.quantity.Volume;
+import gotera.web.cap.CapFacts;
+import gotera.web.equipment.EquipmentService;
+import gotera.web.equipment.EquipmentView;
+import gotera.web.shell.FieldProblems;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+
+/** Reads a set-up: with the workshop's equipment and what the job knows already. */
+final class SetupReading {
+  /** Repeatability of a reading as a share of its step (our judgement, untested). */
+  private static final double REPEATABILITY = 0.5;
+
+  /** A dry system holds air as the maker says it holds coolant (our judgement, untested). */
+  private static final double CAPACITY_U = 0.10;
+
+  private SetupReading() {}
+
+  /**
+   * The workshop's equipment that was chosen.
+   *
+   * @param tester the tester or gauge
+   * @param thermometer the thermometer
+   * @param ownLeak the tester's own leak, as checked today
+   * @param today the day of the test
+   */
+  record Tools(
+      Optional<EquipmentView> tester,
+      Optional<EquipmentView> thermometer,
+      Optional<EquipmentView.OwnLeak> ownLeak,
+      LocalDate today) {
+
+    static Tools chosen(SetupForm form, EquipmentService equipment) {
+      Optional<EquipmentView> tester = equipment.find(form.tester());
+      return new Tools(
+          tester,
+          equipment.find(form.thermometer()),
+          tester.flatMap(equipment::ownLeakToday),
+          equipment.today());
+    }
+
+    /** How the gauge is read. */
+    String readingMode(SetupForm form) {
+      return tester.map(EquipmentView::readingMode).orElse(form.readingMode());
+    }
+  }
+
+  /**
+   * What the job knows already.
+   *
+   * @param cap the cap, whose limit the test keeps
+   * @param kept what air and hoses gave when they were last measured
+   * @param earlier holds of the last hour on the same system
+   */
+  record Known(CapFacts cap, Optional<KeptCompliance> kept, List<EarlierMember> earlier) {}
+
+  /** The description that a set-up makes. */
+  static Optional<HoldDescription> read(
+      SetupForm form, FieldProblems problems, Known known, Tools tools, PressureUnit shown) {
+    Optional<EquipmentView> tester = tools.tester();
+    Optional<GaugeMember> gauge =
+        tester
+            .map(t -> member(t.gauge(tools.today())))
+            .or(() -> gauge(form.gaugeStep(), problems, shown));
+    Optional<ThermometerMember> thermometer = thermometer(form, tools, problems);
+    Medium medium = Medium.of(form.medium()).orElseThrow();
+    OptionalDouble capacity = problems.millilitres("liquid", form.liquid(), 1000, 500, 200_000);
+    OptionalDouble percent = problems.number("strength", form.strength(), "%", 0, 60);
+    OptionalDouble sizes = airFromSizes(form, problems, tester);
+    Optional<RuleMember> rule =
+        rule(form.rulePressure(), form.ruleMinutes(), form.ruleDrop(), problems, shown);
+    OptionalDouble hours =
+        switch (form.soak()) {
+          case "overnight" -> OptionalDouble.of(Double.POSITIVE_INFINITY);
+          case "hours" -> problems.number("soakHours", form.soakHours(), "h", 0, 1000);
+          default -> OptionalDouble.empty();
+        };
+    OptionalDouble height = problems.numberIfTyped("altitude", form.altitude(), "m", -500, 5000);
+    if (!problems.none() || gauge.isEmpty()) {
+      return Optional.empty();
+    }
+    Compliance compliance = compliance(form, known, medium, capacity.getAsDouble(), sizes);
+    TestLimit limit = known.cap().limit();
+    return Optional.of(
+        HoldDescription.of(
+                known.cap().rated().kilopascals(),
+                medium == Medium.LIQUID ? capacity.getAsDouble() : 0,
+                compliance)
+            .limitKpa(OptionalDouble.of(limit.pressure().kilopascals()))
+            .limitFromMaker(limit.source() != TestLimit.Source.CAP)
+            .atmosphereKpa(
+                height.isPresent()
+                    ? OptionalDouble.of(
+                        AbsolutePressure.atAltitude(height.getAsDouble()).kilopascals())
+                    : OptionalDouble.empty())
+            .strength(OptionalDouble.of(percent.getAsDouble() / 100))
+            .gauge(gauge)
+            .thermometer(thermometer)
+            .ownLeak(figure(tools.ownLeak().map(l -> Math.max(0, l.rate()))))
+            .ownLeakU(figure(tools.ownLeak().map(EquipmentView.OwnLeak::u)))
+            .soakHours(hours)
+            .earlier(medium == Medium.LIQUID ? known.earlier() : List.of())
+            .purpose(Optional.of(form.purpose()))
+            .makerRule(rule)
+            .medium(medium)
+            .done());
+  }
+
+  private static Compliance compliance(
+      SetupForm form, Known known, Medium medium, double capacity, OptionalDouble sizes) {
+    if (medium != Medium.LIQUID) {
+      return Compliance.figure(
+          OptionalDouble.of(capacity), OptionalDouble.empty(), OptionalDouble.of(CAPACITY_U), true);
+    }
+    Optional<KeptCompliance> kept =
+        form.compliance().equals("measure") ? Optional.empty() : known.kept();
+    return kept.map(k -> k.compliance(form.compliance().equals("kept-lower")))
+        .orElseGet(
+            () -> Compliance.figure(sizes, OptionalDouble.empty(), OptionalDouble.empty(), false));
+  }
+
+  private static OptionalDouble airFromSizes(
+      SetupForm form, FieldProblems problems, Optional<EquipmentView> tester) {
+    OptionalDouble gap = problems.number("airGap", form.airGap(), "mm", 0, 500);
+    OptionalDouble area = problems.number("gapArea", form.gapArea(), "cm²", 0.1, 2000);
+    OptionalDouble air =
+        tester
+            .map(EquipmentView::airMl)
+            .filter(OptionalDouble::isPresent)
+            .orElseGet(() -> problems.millilitres("testerVolume", form.testerVolume(), 1, 0, 5000));
+    return gap.isEmpty() || area.isEmpty() || air.isEmpty()
+        ? OptionalDouble.empty()
+        : OptionalDouble.of(
+            Geometry.of(
+                    gap.getAsDouble(),
+                    area.getAsDouble(),
+                    new Volume(air.getAsDouble()),
+                    Geometry.USUAL_HOSE)
+                .trappedAir()
+                .millilitres());
+  }
+
+  /** A gauge of which only the step is known. */
+  static Optional<GaugeMember> gauge(String typed, FieldProblems problems, PressureUnit shown) {
+    OptionalDouble step = problems.kilopascals("gaugeStep", typed, shown);
+    if (step.isPresent() && (step.getAsDouble() < 0.001 || step.getAsDouble() > 20)) {
+      problems.add("gaugeStep", "problem.gauge-step", typed);
+    }
+    return step.isPresent() && problems.none()
+        ? Optional.of(
+            new GaugeMember(
+                step.getAsDouble(),
+                REPEATABILITY * step.getAsDouble(),
+                OptionalDouble.empty(),
+                OptionalDouble.empty(),
+                true))
+        : Optional.empty();
+  }
+
+  private static GaugeMember member(Gauge g) {
+    return new GaugeMember(
+        g.resolution(),
+        g.repeatability(),
+        g.range(),
+        OptionalDouble.of(g.zeroDrift()),
+        g.calibrated());
+  }
+
+  private static Optional<ThermometerMember> thermometer(
+      SetupForm form, Tools tools, FieldProblems problems) {
+    if (tools.thermometer().isPresent()) {
+      EquipmentView known = tools.thermometer().get();
+      double step = known.resolution().orElseThrow();
+      return Optional.of(
+          new ThermometerMember(step, known.repeatability().orElse(REPEATABILITY * step)));
+    }
+    OptionalDouble step =
+        problems.numberIfTyped("thermometerStep", form.thermometerStep(), "K", 0.001, 5);
+    return step.isPresent()
+        ? Optional.of(new ThermometerMember(step.getAsDouble(), REPEATABILITY * step.getAsDouble()))
+        : Optional.empty();
+  }
+
+  /** A maker's rule of which all or nothing stands there. */
+  static Optional<RuleMember> rule(
+      String pressureTyped,
+      String minutesTyped,
+      String dropTyped,
+      FieldProblems problems,
+      PressureUnit shown) {
+    if (pressureTyped.isEmpty() && minutesTyped.isEmpty() && dropTyped.isEmpty()) {
+      return Optional.empty();
+    }
+    OptionalDouble pressure = problems.kilopascals("rulePressure", pressureTyped, shown);
+    OptionalDouble minutes = problems.number("ruleMinutes", minutesTyped, "min", 0.1, 600);
+    OptionalDouble drop = problems.kilopascals("ruleDrop", dropTyped, shown);
+    if (pressure.isEmpty() || minutes.isEmpty() || drop.isEmpty()) {
+      return Optional.empty();
+    }
+    if (!(drop.getAsDouble() > 0) || drop.getAsDouble() >= pressure.getAsDouble()) {
+      problems.add("ruleDrop", "problem.rule-drop", dropTyped);
+      return Optional.empty();
+    }
+    return Optional.of(
+        new RuleMember(pressure.getAsDouble(), minutes.getAsDouble(), drop.getAsDouble()));
+  }
+
+  private static OptionalDouble figure(Optional<Double> value) {
+    return value.map(OptionalDouble::of).orElse(OptionalDouble.empty());
+  }
+}

@@ -1,0 +1,83 @@
+package gotera.web.pressure;
+
+import gotera.formats.HoldDescription;
+import gotera.formats.HoldDescription.StrokeReading;
+import gotera.formats.HoldDescription.StrokesMember;
+import gotera.web.shell.Entry;
+import gotera.web.shell.FieldProblems;
+import gotera.web.shell.Figures;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+
+/**
+ * Strokes of the pump as counted by tapping, with what the gauge shows then.
+ *
+ * @param stroke room air of one stroke
+ * @param count strokes since the first
+ * @param strokeGauge gauge after them, once the air has cooled
+ */
+record StrokeForm(String stroke, String count, String strokeGauge) {
+  private static final int MOST = 5000;
+
+  /** Everything absent is empty. */
+  StrokeForm {
+    stroke = Entry.text(stroke, 40);
+    count = Entry.text(count, 10);
+    strokeGauge = Entry.text(strokeGauge, 40);
+  }
+
+  /** The next count of a test: the pump's stroke, and as many as were counted. */
+  static StrokeForm next(PressureTestView test) {
+    Optional<StrokesMember> strokes = test.hold().compliance().strokes();
+    return new StrokeForm(
+        strokes.map(s -> Figures.plain(s.strokeMl()) + " mL").orElse(""),
+        strokes
+            .map(s -> Integer.toString(s.readings().get(s.readings().size() - 1).count()))
+            .orElse("0"),
+        "");
+  }
+
+  /** A count understood. */
+  record Count(double strokeMl, StrokeReading reading) {
+    /** The description with this count behind those before it. */
+    HoldDescription in(HoldDescription hold) {
+      List<StrokeReading> readings =
+          new ArrayList<>(
+              hold.compliance().strokes().map(StrokesMember::readings).orElse(List.of()));
+      readings.add(reading);
+      return hold.edit()
+          .compliance(
+              hold.compliance().withStrokes(Optional.of(new StrokesMember(strokeMl, 0, readings))))
+          .done();
+    }
+  }
+
+  Optional<Count> read(FieldProblems problems, PressureTestView test, Figures figures) {
+    OptionalDouble ml = problems.millilitres("stroke", stroke, 1, 0.1, 2000);
+    OptionalDouble n = problems.number("count", count, "", 1, MOST);
+    OptionalDouble gauge = problems.kilopascals("strokeGauge", strokeGauge, figures.unit());
+    if (ml.isEmpty() || n.isEmpty() || gauge.isEmpty()) {
+      return Optional.empty();
+    }
+    List<StrokeReading> before =
+        test.hold().compliance().strokes().map(StrokesMember::readings).orElse(List.of());
+    int last = before.isEmpty() ? 0 : before.get(before.size() - 1).count();
+    double lastGauge = before.isEmpty() ? 0 : before.get(before.size() - 1).gaugeKpa();
+    if (n.getAsDouble() <= last || n.getAsDouble() != Math.rint(n.getAsDouble())) {
+      problems.add("count", "problem.stroke-count", count, last);
+    }
+    if (gauge.getAsDouble() <= lastGauge) {
+      problems.add("strokeGauge", "problem.stroke-gauge", figures.pressure(lastGauge));
+    }
+    if (!test.hold().compliance().draws().isEmpty()) {
+      problems.add("strokeGauge", "problem.strokes-or-draws");
+    }
+    return problems.none()
+        ? Optional.of(
+            new Count(
+                ml.getAsDouble(), new StrokeReading((int) n.getAsDouble(), gauge.getAsDouble())))
+        : Optional.empty();
+  }
+}

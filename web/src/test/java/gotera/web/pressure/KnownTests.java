@@ -1,0 +1,114 @@
+package gotera.web.pressure;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import gotera.cap.TestLimit;
+import gotera.formats.HoldDescription;
+import gotera.formats.HoldDescription.Compliance;
+import gotera.formats.HoldDescription.DrawMember;
+import gotera.formats.HoldDescription.GaugeMember;
+import gotera.pressure.trace.TraceEvent;
+import gotera.quantity.GaugePressure;
+import gotera.testkit.Close;
+import gotera.web.ApplicationParts;
+import gotera.web.cap.CapFacts;
+import gotera.web.job.JobService;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.UUID;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+
+/** What a new test takes from those before it on the same job. */
+@ExtendWith(ApplicationParts.class)
+class KnownTests {
+  private static final CapFacts CAP =
+      new CapFacts(
+          "110 kPa",
+          new GaugePressure(110),
+          new TestLimit(new GaugePressure(160), TestLimit.Source.MAKER_TEST_PRESSURE),
+          "good");
+
+  private PressureService tests;
+  private UUID job;
+
+  @BeforeEach
+  void begin(ApplicationParts.Beans beans) {
+    tests = beans.of(PressureService.class);
+    job = beans.of(JobService.class).begin("someone");
+  }
+
+  @Test
+  void whatAirAndHosesGaveIsKeptAndWhatWasDrawnIsAirNow() {
+    assertThat(tests.known(job, CAP).kept()).isEmpty();
+    hold(List.of(new DrawMember(20, 109, 92)), 110);
+    KeptCompliance kept = tests.known(job, CAP).kept().orElseThrow();
+    double air = kept.airAndHoses().trappedAir().millilitres();
+    assertThat(air).isPositive();
+    Close.to("same level", kept.compliance(false).trappedAirMl().orElseThrow(), air, 0);
+    Close.to("nothing put in", kept.compliance(true).trappedAirMl().orElseThrow(), air + 20, 0);
+    assertThat(kept.compliance(true).measured()).isTrue();
+  }
+
+  @Test
+  void sizesAreNotKeptForTheyMeasureNothing() {
+    hold(List.of(), 110);
+    assertThat(tests.known(job, CAP).kept()).isEmpty();
+  }
+
+  @Test
+  void whatSettledWithinTheHourIsKnownUnlessPressureWasLetOff() {
+    hold(List.of(), 110);
+    assertThat(tests.known(job, CAP).earlier()).hasSize(1);
+    hold(List.of(new DrawMember(20, 109, 92)), 110);
+    assertThat(tests.known(job, CAP).earlier()).as("a draw lets off").hasSize(1);
+  }
+
+  @Test
+  void aHigherPressureShortlyBeforeIsFoundWhenTheValveIsShut() {
+    hold(List.of(), 150);
+    assertThat(recovers(130)).as("150 kPa a moment ago").isPresent();
+    assertThat(recovers(148)).as("nearly as high").isEmpty();
+  }
+
+  /** Minutes since a higher pressure, as a test at another pressure finds them. */
+  private OptionalDouble recovers(double gauge) {
+    UUID test = tests.begin(job, Phase.SEARCH, description(List.of()), "digital", "someone");
+    read(test, 1, gauge);
+    tests.addEvent(test, TraceEvent.at(2, TraceEvent.Kind.VALVE_SHUT), "someone");
+    OptionalDouble minutes = tests.require(test).hold().releasedBeforeMin();
+    tests.undo(test, "someone");
+    return minutes;
+  }
+
+  private void hold(List<DrawMember> draws, double gauge) {
+    UUID test = tests.begin(job, Phase.SEARCH, description(draws), "digital", "someone");
+    tests.addEvent(test, TraceEvent.at(-601, TraceEvent.Kind.VALVE_SHUT), "someone");
+    // readings of the last ten minutes, so that they are not in the future of the clock
+    for (int i = 0; i <= 10; i++) {
+      read(test, -600 + 60 * i, gauge - 0.1 * i);
+    }
+    tests.finish(test);
+  }
+
+  private void read(UUID test, double seconds, double gauge) {
+    tests.addReading(test, UUID.randomUUID(), seconds, gauge, OptionalDouble.empty(), "someone");
+  }
+
+  private static HoldDescription description(List<DrawMember> draws) {
+    return HoldDescription.of(
+            110,
+            6000,
+            Compliance.figure(
+                    OptionalDouble.of(150), OptionalDouble.empty(), OptionalDouble.empty(), false)
+                .withDraws(draws))
+        .gauge(
+            Optional.of(
+                new GaugeMember(0.1, 0.05, OptionalDouble.empty(), OptionalDouble.empty(), true)))
+        .limitKpa(OptionalDouble.of(160))
+        .limitFromMaker(true)
+        .done();
+  }
+}
