@@ -5,6 +5,7 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.FilePayload;
+import com.microsoft.playwright.options.LoadState;
 import java.nio.charset.StandardCharsets;
 import java.util.regex.Pattern;
 
@@ -64,6 +65,8 @@ final class Bench implements AutoCloseable {
     page.evaluate("document.getElementById('page').dataset.old = '1'");
     action.run();
     page.locator("#page:not([data-old])").waitFor();
+    // The keys of a page work once its modules have run, which is before this.
+    page.waitForLoadState(LoadState.DOMCONTENTLOADED);
   }
 
   Locator button(String name) {
