@@ -1,72 +1,107 @@
 package gotera.circuit;
 
-import gotera.circuit.Circuit.Joint;
-import gotera.circuit.Circuit.Line;
-import gotera.circuit.Circuit.Part;
-import gotera.circuit.Circuit.Shape;
-import java.util.List;
+import static gotera.circuit.Features.Drive.DIESEL;
+import static gotera.circuit.Features.Drive.ELECTRIC;
+import static gotera.circuit.Features.Drive.PETROL;
+import static gotera.circuit.Features.Engine.FLAT;
+import static gotera.circuit.Features.Engine.INLINE;
+import static gotera.circuit.Features.Engine.V;
+import static gotera.circuit.Features.Extra.ALTERNATOR_COOLED;
+import static gotera.circuit.Features.Extra.BYPASS_HOSE;
+import static gotera.circuit.Features.Extra.EXHAUST_COOLER;
+import static gotera.circuit.Features.Extra.GEARBOX_COOLER_IN_RADIATOR;
+import static gotera.circuit.Features.Extra.HEATER_VALVE;
+import static gotera.circuit.Features.Extra.INTAKE_COOLANT;
+import static gotera.circuit.Features.Extra.NO_HEATER;
+import static gotera.circuit.Features.Extra.OIL_COOLER;
+import static gotera.circuit.Features.Extra.OUTLET_OVER_GEARBOX;
+import static gotera.circuit.Features.Extra.PLASTIC_PIPE;
+import static gotera.circuit.Features.Extra.PUMP_BEHIND_COVER;
+import static gotera.circuit.Features.Extra.PUMP_HIDDEN_GASKET;
+import static gotera.circuit.Features.Extra.PUMP_PIPE_O_RING;
+import static gotera.circuit.Features.Extra.QUICK_CONNECTORS;
+import static gotera.circuit.Features.Extra.REAR_HEATER;
+import static gotera.circuit.Features.Extra.THERMOSTAT_AT_INLET;
+import static gotera.circuit.Features.Extra.TURBO_LINES;
+import static gotera.circuit.Features.Fill.BOTH;
+import static gotera.circuit.Features.Fill.NECK;
+import static gotera.circuit.Features.Fill.TANK;
+import static gotera.circuit.Features.Lie.ACROSS;
+import static gotera.circuit.Features.Lie.ALONG;
 
-/** Circuits ready to use. One so far; others come from a vehicle's features. */
+import java.util.List;
+import java.util.Optional;
+
+/** Combinations of features that are common, to begin from (our judgement, untested). */
 public final class CircuitPresets {
+  /** What a vehicle has until somebody says otherwise. */
+  public static final Features USUAL = Features.of(PETROL, NECK, INLINE, ACROSS);
+
+  private static final List<Preset> ALL =
+      List.of(
+          new Preset("inline-across-neck", USUAL),
+          new Preset("inline-across-tank", Features.of(PETROL, TANK, INLINE, ACROSS)),
+          new Preset(
+              "inline-across-outlet-over-gearbox",
+              Features.of(PETROL, TANK, INLINE, ACROSS, OUTLET_OVER_GEARBOX, PLASTIC_PIPE)),
+          new Preset(
+              "inline-across-turbo",
+              Features.of(PETROL, TANK, INLINE, ACROSS, TURBO_LINES, OIL_COOLER, QUICK_CONNECTORS)),
+          new Preset("inline-along-neck", Features.of(PETROL, NECK, INLINE, ALONG, BYPASS_HOSE)),
+          new Preset(
+              "inline-along-carburettors",
+              Features.of(PETROL, BOTH, INLINE, ALONG, INTAKE_COOLANT, HEATER_VALVE)),
+          new Preset(
+              "diesel-along-rear-heater",
+              Features.of(DIESEL, TANK, INLINE, ALONG, REAR_HEATER, EXHAUST_COOLER, OIL_COOLER)),
+          new Preset(
+              "diesel-across-turbo",
+              Features.of(
+                  DIESEL, TANK, INLINE, ACROSS, TURBO_LINES, EXHAUST_COOLER, THERMOSTAT_AT_INLET)),
+          new Preset(
+              "v-across-outlet-over-gearbox",
+              Features.of(
+                  PETROL, TANK, V, ACROSS, OUTLET_OVER_GEARBOX, PUMP_BEHIND_COVER, OIL_COOLER)),
+          new Preset(
+              "v-along-automatic",
+              Features.of(
+                  PETROL, NECK, V, ALONG, GEARBOX_COOLER_IN_RADIATOR, REAR_HEATER, INTAKE_COOLANT)),
+          new Preset(
+              "v-pump-behind-cover",
+              Features.of(
+                  PETROL,
+                  TANK,
+                  V,
+                  ALONG,
+                  PUMP_BEHIND_COVER,
+                  PUMP_PIPE_O_RING,
+                  PUMP_HIDDEN_GASKET,
+                  QUICK_CONNECTORS,
+                  PLASTIC_PIPE)),
+          new Preset("flat-along", Features.of(PETROL, TANK, FLAT, ALONG, THERMOSTAT_AT_INLET)),
+          new Preset("generator", Features.of(DIESEL, NECK, INLINE, ALONG, NO_HEATER)),
+          new Preset(
+              "generator-alternator-cooled",
+              Features.of(DIESEL, TANK, INLINE, ALONG, NO_HEATER, ALTERNATOR_COOLED)),
+          new Preset("electric-two-loops", Features.of(ELECTRIC, TANK, INLINE, ACROSS)));
+
   private CircuitPresets() {}
 
-  /** In-line engine across, cap on the radiator with a recovery bottle, one heater. */
-  public static Circuit inlineAcrossCapOnRadiator() {
-    return new Circuit("inline-across-cap-on-radiator", parts(), lines(), joints());
+  /** All of them. */
+  public static List<Preset> all() {
+    return ALL;
   }
 
-  private static List<Part> parts() {
-    return List.of(
-        new Part("radiator", Shape.CORE, 60, 130, 100, 350, 70, 520),
-        new Part("bottle", Shape.BOX, 215, 30, 90, 90, 260, 22),
-        new Part("head", Shape.BOX, 400, 140, 320, 95, 590, 195),
-        new Part("block", Shape.BLOCK, 380, 235, 360, 235, 600, 330),
-        new Part("pump", Shape.WHEEL, 330, 270, 120, 120, 390, 336),
-        new Part("thermostat-housing", Shape.BOX, 350, 130, 76, 62, 388, 118),
-        new Part("oil-pan", Shape.PAN, 420, 470, 280, 76, 600, 520),
-        new Part("heater-core", Shape.BOX, 880, 200, 86, 170, 923, 396));
+  /** The one a word means. */
+  public static Optional<Preset> of(String code) {
+    return ALL.stream().filter(p -> p.code().equals(code)).findFirst();
   }
 
-  private static List<Line> lines() {
-    return List.of(
-        line("upper-hose", 255, 222, 350, 160, 280, 158, 240, 214, 160, 170),
-        line("lower-hose", 262, 418, 160, 440, 250, 442, 262, 380, 338, 360),
-        line("overflow-hose", 150, 62, 110, 130, 112, 60, 160, 62, 215, 72),
-        line("heater-supply", 800, 160, 720, 170, 790, 166, 800, 232, 880, 235),
-        line("heater-return", 716, 418, 880, 335, 780, 350, 800, 436, 450, 350));
-  }
-
-  private static Line line(String code, double labelX, double labelY, double... xy) {
-    return new Line(
-        code, List.of(xy[0], xy[1], xy[2], xy[3], xy[4], xy[5], xy[6], xy[7]), labelX, labelY);
-  }
-
-  private static List<Joint> joints() {
-    return List.of(
-        new Joint("cap.neck", 110, 130, "cap", -4, -22),
-        new Joint("overflow-hose.bottle-end", 215, 72, "push-fit", 104, 4),
-        new Joint("bottle.body", 280, 105, "none", 40, 6),
-        new Joint("bleed-screw.seal", 426, 140, "screw", -8, -36),
-        new Joint("thermostat-housing.gasket", 400, 192, "bolts", 18, 24),
-        new Joint("upper-hose.housing-end", 350, 160, "clamp", -20, -8),
-        new Joint("upper-hose.radiator-end", 160, 170, "clamp", 16, -10),
-        new Joint("temperature-sensor.seal", 500, 140, "screw", 14, -14),
-        new Joint("heater-supply.head-end", 720, 170, "clamp", -22, 6),
-        new Joint("heater-supply.core-end", 880, 235, "clamp", -22, 24),
-        new Joint("heater-core.tubes", 940, 285, "soldered", -24, 6),
-        new Joint("heater-return.core-end", 880, 335, "clamp", -22, -12),
-        new Joint("head.gasket", 560, 235, "bolts", 18, 6),
-        new Joint("radiator.upper-seam", 72, 172, "crimp", 18, 30),
-        new Joint("radiator.core", 110, 300, "soldered", 20, 6),
-        new Joint("pump.gasket", 438, 292, "bolts", 20, 0),
-        new Joint("pump.shaft-seal", 390, 300, "pressed-in", -22, 0),
-        new Joint("heater-return.pump-end", 450, 350, "clamp", 20, -10),
-        new Joint("lower-hose.pump-end", 338, 360, "clamp", -22, -8),
-        new Joint("radiator.lower-seam", 72, 432, "crimp", 18, -14),
-        new Joint("lower-hose.radiator-end", 160, 440, "clamp", 22, 34),
-        new Joint("radiator.drain-tap", 100, 470, "screw", 14, 30),
-        new Joint("block.core-plug-front", 470, 420, "pressed-in", 20, -12),
-        new Joint("block.core-plug-rear", 660, 420, "pressed-in", -20, -12),
-        new Joint("block.drain-plug", 560, 450, "screw", 20, 8));
-  }
+  /**
+   * A combination with a name.
+   *
+   * @param code the word for it
+   * @param features what it has
+   */
+  public record Preset(String code, Features features) {}
 }

@@ -3,10 +3,6 @@ package gotera.drawing;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import gotera.balance.LeakBalance;
-import gotera.circuit.Circuit;
-import gotera.circuit.CircuitPresets;
-import gotera.drawing.CircuitDrawing.JointView;
-import gotera.drawing.CircuitDrawing.Mark;
 import gotera.pressure.FittedCurve;
 import gotera.pressure.HoldConditions;
 import gotera.pressure.trace.Trace;
@@ -16,12 +12,10 @@ import gotera.pressure.verdict.VerdictKind;
 import gotera.quantity.GaugePressure;
 import gotera.quantity.PressureUnit;
 import java.io.StringReader;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.Set;
 import javax.xml.parsers.DocumentBuilderFactory;
 import org.junit.jupiter.api.Nested;
 import org.junit.jupiter.api.Test;
@@ -108,44 +102,6 @@ class DrawingTests {
           unit,
           new Curve.Words(
               "curve", "minutes", "rated", "rule", "°C", Map.of("valve-shut", "valve <shut>")));
-    }
-  }
-
-  @Nested
-  class ACircuit {
-    private final Circuit circuit = CircuitPresets.inlineAcrossCapOnRadiator();
-
-    @Test
-    void hasALinkForEachJoint() throws Exception {
-      Document svg = parse(draw(Map.of(), Optional.empty()));
-      NodeList links = svg.getElementsByTagName("a");
-      assertThat(links.getLength()).isEqualTo(circuit.joints().size());
-      Set<String> addresses = new HashSet<>();
-      for (int i = 0; i < links.getLength(); i++) {
-        addresses.add(((Element) links.item(i)).getAttribute("href"));
-        assertThat(((Element) links.item(i)).getAttribute("aria-label")).isNotBlank();
-      }
-      assertThat(addresses).hasSize(circuit.joints().size());
-    }
-
-    @Test
-    void tellsWetByShapeAndNamesIt() throws Exception {
-      JointView wet = new JointView(Mark.WET, "hose & clamp", "hose, wet");
-      Document svg = parse(draw(Map.of("lower-hose.pump-end", wet), Optional.empty()));
-      assertThat(withClass(svg, "joint joint-wet")).hasSize(1);
-      assertThat(withClass(svg, "joint-label"))
-          .extracting(Element::getTextContent)
-          .containsExactly("hose & clamp");
-    }
-
-    @Test
-    void marksTheChosenJoint() throws Exception {
-      Document svg = parse(draw(Map.of(), Optional.of("radiator.core")));
-      assertThat(withClass(svg, "joint joint-open joint-chosen")).hasSize(1);
-    }
-
-    private String draw(Map<String, JointView> views, Optional<String> chosen) {
-      return CircuitDrawing.of(circuit, views, chosen, "circuit", w -> w, c -> "/find?joint=" + c);
     }
   }
 

@@ -1,0 +1,129 @@
+package gotera.circuit;
+
+import java.util.EnumSet;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * What a vehicle's circuit is built from.
+ *
+ * @param drive what drives it
+ * @param fill where it is filled
+ * @param engine how its cylinders stand
+ * @param lie how the engine lies
+ * @param extras what it has besides
+ */
+public record Features(Drive drive, Fill fill, Engine engine, Lie lie, Set<Extra> extras) {
+  /** Keeps its own copy. */
+  public Features {
+    extras = Set.copyOf(extras);
+  }
+
+  /** With these extras. */
+  public static Features of(Drive drive, Fill fill, Engine engine, Lie lie, Extra... extras) {
+    Set<Extra> all = EnumSet.noneOf(Extra.class);
+    all.addAll(Set.of(extras));
+    return new Features(drive, fill, engine, lie, all);
+  }
+
+  /** Whether it has one. */
+  public boolean has(Extra extra) {
+    return extras.contains(extra);
+  }
+
+  /** Whether it has a heater that is part of this circuit. */
+  public boolean heated() {
+    return drive != Drive.ELECTRIC && !has(Extra.NO_HEATER);
+  }
+
+  /** What drives the vehicle. */
+  public enum Drive {
+    PETROL,
+    DIESEL,
+    ELECTRIC;
+
+    /** The word for it. */
+    public String word() {
+      return Features.word(this);
+    }
+  }
+
+  /** Where the system is filled. */
+  public enum Fill {
+    /** Cap on the radiator, with a recovery bottle. */
+    NECK,
+    /** Pressurised expansion tank. */
+    TANK,
+    /** Both can be opened. */
+    BOTH;
+
+    /** The word for it. */
+    public String word() {
+      return Features.word(this);
+    }
+  }
+
+  /** How the cylinders stand. */
+  public enum Engine {
+    INLINE,
+    V,
+    FLAT;
+
+    /** The word for it. */
+    public String word() {
+      return Features.word(this);
+    }
+  }
+
+  /** How the engine lies in the vehicle. */
+  public enum Lie {
+    ALONG,
+    ACROSS;
+
+    /** The word for it. */
+    public String word() {
+      return Features.word(this);
+    }
+  }
+
+  /** What a circuit may have besides. */
+  public enum Extra {
+    NO_HEATER,
+    REAR_HEATER,
+    HEATER_VALVE,
+    THERMOSTAT_AT_INLET,
+    OUTLET_OVER_GEARBOX,
+    BYPASS_HOSE,
+    PUMP_BEHIND_COVER,
+    PUMP_PIPE_O_RING,
+    PUMP_HIDDEN_GASKET,
+    QUICK_CONNECTORS,
+    PLASTIC_PIPE,
+    INTAKE_COOLANT,
+    OIL_COOLER,
+    GEARBOX_COOLER_IN_RADIATOR,
+    EXHAUST_COOLER,
+    TURBO_LINES,
+    ALTERNATOR_COOLED;
+
+    /** The word for it. */
+    public String word() {
+      return Features.word(this);
+    }
+  }
+
+  private static String word(Enum<?> value) {
+    return value.name().toLowerCase(Locale.ROOT).replace('_', '-');
+  }
+
+  /** The value of a kind that a word means. */
+  public static <E extends Enum<E>> Optional<E> read(Class<E> kind, String word) {
+    for (E value : kind.getEnumConstants()) {
+      if (word(value).equals(word)) {
+        return Optional.of(value);
+      }
+    }
+    return Optional.empty();
+  }
+}
