@@ -62,14 +62,26 @@ public record Diagnosis(Posterior posterior, List<Suspect> suspects, List<Check.
    * @param looks other places that were looked at
    * @param signs signs that are there
    * @param rate what a cold hold measured
+   * @param others findings of other checks, as likelihoods
    */
   public record Found(
-      Set<String> explained, List<Look> looks, List<SignFacts> signs, Optional<Rate> rate) {
+      Set<String> explained,
+      List<Look> looks,
+      List<SignFacts> signs,
+      Optional<Rate> rate,
+      List<Finding> others) {
     /** Keeps its own copies. */
     public Found {
       explained = Set.copyOf(explained);
       looks = List.copyOf(looks);
       signs = List.copyOf(signs);
+      others = List.copyOf(others);
+    }
+
+    /** Without findings of other checks. */
+    public Found(
+        Set<String> explained, List<Look> looks, List<SignFacts> signs, Optional<Rate> rate) {
+      this(explained, looks, signs, rate, List.of());
     }
   }
 
@@ -127,6 +139,7 @@ public record Diagnosis(Posterior posterior, List<Suspect> suspects, List<Check.
             r ->
                 findings.add(
                     new Finding.MeasuredRate("pressure-test", r.left(), r.u(), acting(open))));
+    findings.addAll(found.others());
     return findings;
   }
 

@@ -62,4 +62,10 @@ public record PlaceFacts(
       case PARKED -> seenParked;
     };
   }
+
+  /** The same facts for a place of another name. */
+  public PlaceFacts named(String other) {
+    return new PlaceFacts(
+        other, prior, acts, seenPressed, seenRunning, seenParked, falseAlarm, minutes, inside);
+  }
 }

@@ -1,16 +1,17 @@
 package gotera.web.circuit;
 
 import gotera.circuit.Circuit;
-import gotera.circuit.CircuitPresets;
 import gotera.web.job.JobChanges;
-import gotera.web.shell.Hashes;
+import gotera.web.job.JobService;
+import gotera.web.photo.PhotoService;
+import gotera.web.photo.Photograph;
 import gotera.web.shell.Identifiers;
-import gotera.web.shell.NotFound;
 import gotera.web.shell.Write;
 import java.time.Clock;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
@@ -22,42 +23,61 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class CircuitService {
   private final LeakSiteRecords sites;
-  private final PhotoRecords photos;
+  private final EngineTypeService types;
+  private final PhotoService photos;
+  private final JobService jobs;
   private final JobChanges changes;
   private final Identifiers identifiers;
   private final Clock clock;
 
   CircuitService(
       LeakSiteRecords sites,
-      PhotoRecords photos,
+      EngineTypeService types,
+      PhotoService photos,
+      JobService jobs,
       JobChanges changes,
       Identifiers identifiers,
       Clock clock) {
     this.sites = sites;
+    this.types = types;
     this.photos = photos;
+    this.jobs = jobs;
     this.changes = changes;
     this.identifiers = identifiers;
     this.clock = clock;
   }
 
-  /** The circuit; one preset so far. */
-  public Circuit circuit() {
-    return CircuitPresets.inlineAcrossCapOnRadiator();
+  /** The circuit of a job's vehicle, as it is now. */
+  public Circuit circuit(UUID jobId) {
+    return types.asNow(jobId);
   }
 
   /** What was last seen at each joint that was looked at, in the order of the circuit. */
   @Transactional(readOnly = true)
   public List<LeakSite> sites(UUID jobId) {
     Map<String, LeakSite> latest = new LinkedHashMap<>();
-    circuit().joints().forEach(j -> latest.put(j.code(), null));
+    circuit(jobId).joints().forEach(j -> latest.put(j.code(), null));
     sites.findByJobIdOrderByWrittenAtAscIdAsc(jobId).forEach(s -> latest.put(s.joint, site(s)));
-    return latest.values().stream().filter(java.util.Objects::nonNull).toList();
+    return latest.values().stream().filter(Objects::nonNull).toList();
   }
 
-  /** A photograph (JPEG), or not found. */
+  /** Everything that was seen at the joints, in order of time. */
   @Transactional(readOnly = true)
-  byte[] photo(UUID id) {
-    return photos.findById(id).orElseThrow(() -> new NotFound("photo " + id)).jpeg;
+  public List<LeakSite> looks(UUID jobId) {
+    return sites.findByJobIdOrderByWrittenAtAscIdAsc(jobId).stream()
+        .map(CircuitService::site)
+        .toList();
+  }
+
+  /** Photographs of a joint on vehicles of the same engine type, the newest first. */
+  @Transactional(readOnly = true)
+  List<UUID> photographs(UUID jobId, String joint) {
+    List<UUID> vehicles = types.sameType(jobId);
+    List<UUID> same = vehicles.isEmpty() ? List.of(jobId) : jobs.of(vehicles);
+    return sites.findByJointAndJobIdInAndPhotoIdIsNotNullOrderByWrittenAtDesc(joint, same).stream()
+        .map(s -> s.photoId)
+        .filter(Objects::nonNull)
+        .toList();
   }
 
   /** Writes down what was seen at a joint, without a photograph. */
@@ -70,46 +90,36 @@ public class CircuitService {
       OptionalDouble pressureKpa,
       String note,
       String by) {
-    log(jobId, joint, saw, dropsPerMinute, pressureKpa, note, Optional.empty(), by);
+    String state = pressureKpa.isPresent() ? "pressure" : "cold";
+    log(jobId, joint, saw, state, dropsPerMinute, pressureKpa, note, Optional.empty(), by);
   }
 
   /** Writes down what was seen at a joint. */
   @Write
-  void log(
+  public void log(
       UUID jobId,
       String joint,
       String saw,
+      String state,
       OptionalDouble dropsPerMinute,
       OptionalDouble pressureKpa,
       String note,
       Optional<Photograph> photograph,
       String by) {
     LeakSiteRecord record =
-        new LeakSiteRecord(identifiers.next(), jobId, joint, saw, note, clock.instant(), by);
+        new LeakSiteRecord(identifiers.next(), jobId, joint, saw, state, note, clock.instant(), by);
     record.dropsPerMinute = orNull(dropsPerMinute);
     record.pressureKpa = orNull(pressureKpa);
-    record.photoId = photograph.map(p -> keep(jobId, p, by)).orElse(null);
+    record.photoId = photograph.map(p -> photos.keep(jobId, p, by)).orElse(null);
     sites.save(record);
     changes.count(jobId);
-  }
-
-  private UUID keep(UUID jobId, Photograph photograph, String by) {
-    PhotoRecord photo =
-        new PhotoRecord(
-            identifiers.next(),
-            jobId,
-            photograph,
-            Hashes.sha256(photograph.jpeg()),
-            clock.instant(),
-            by);
-    photos.save(photo);
-    return photo.id;
   }
 
   private static LeakSite site(LeakSiteRecord s) {
     return new LeakSite(
         s.joint,
         s.saw,
+        s.state,
         optional(s.dropsPerMinute),
         optional(s.pressureKpa),
         s.note,

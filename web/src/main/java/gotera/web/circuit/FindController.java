@@ -2,12 +2,15 @@ package gotera.web.circuit;
 
 import gotera.circuit.Circuit;
 import gotera.circuit.Circuit.Joint;
-import gotera.drawing.CircuitDrawing;
-import gotera.drawing.CircuitDrawing.JointView;
-import gotera.drawing.CircuitDrawing.Mark;
+import gotera.circuit.DripSpot;
+import gotera.circuit.DripTrace;
+import gotera.web.circuit.Drawings.Wanted;
 import gotera.web.job.JobPlace;
 import gotera.web.job.JobService;
 import gotera.web.job.Step;
+import gotera.web.photo.PhotoService;
+import gotera.web.photo.Photograph;
+import gotera.web.shell.Entry;
 import gotera.web.shell.FieldProblems;
 import gotera.web.shell.Figures;
 import gotera.web.shell.NotFound;
@@ -15,13 +18,14 @@ import gotera.web.shell.Pages;
 import gotera.web.shell.Words;
 import java.io.IOException;
 import java.security.Principal;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
@@ -33,15 +37,33 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 
-/** The circuit with its joints: what was seen where. */
+/** The circuit with its joints: what was seen where, and where it drips. */
 @Controller
 class FindController {
+  private static final int MOST_TRACED = 4;
+  private static final int MOST_PHOTOS = 4;
+
   private final CircuitService circuits;
+  private final DripService drips;
+  private final Drawings drawings;
+  private final CircuitWords names;
+  private final PhotoService photos;
   private final JobService jobs;
   private final Words words;
 
-  FindController(CircuitService circuits, JobService jobs, Words words) {
+  FindController(
+      CircuitService circuits,
+      DripService drips,
+      Drawings drawings,
+      CircuitWords names,
+      PhotoService photos,
+      JobService jobs,
+      Words words) {
     this.circuits = circuits;
+    this.drips = drips;
+    this.drawings = drawings;
+    this.names = names;
+    this.photos = photos;
     this.jobs = jobs;
     this.words = words;
   }
@@ -55,18 +77,28 @@ class FindController {
       String code,
       String name,
       String fastening,
+      String lettingGo,
       String shows,
       Optional<String> lastSeen,
-      Optional<String> photo) {}
+      List<String> photos) {}
+
+  /** A spot where it can drip. */
+  record Spot(String code, String name, boolean chosen) {}
+
+  /** What a drip leads to. */
+  record Traced(String from, List<ListedJoint> joints) {}
 
   @GetMapping("/jobs/{id}/find")
   String page(
       @PathVariable UUID id,
       @RequestParam(defaultValue = "") String joint,
+      @RequestParam(defaultValue = "false") boolean dark,
       Figures figures,
       Model model) {
     jobs.require(id);
-    return page(id, new FindForm(joint, "", "", "", ""), Map.of(), figures, model);
+    String state = circuits.looks(id).stream().reduce((a, b) -> b).map(LeakSite::state).orElse("");
+    FindForm form = new FindForm(joint, "", state, "", "", "");
+    return page(id, form, dark, Map.of(), figures, model);
   }
 
   @PostMapping("/jobs/{id}/find")
@@ -74,146 +106,178 @@ class FindController {
       @PathVariable UUID id,
       @ModelAttribute FindForm form,
       @RequestParam(required = false) @Nullable MultipartFile photo,
+      @RequestParam(defaultValue = "false") boolean dark,
       Figures figures,
       Principal principal,
       Model model)
       throws IOException {
     jobs.require(id);
-    if (circuits.circuit().joint(form.joint()).isEmpty() || !FindForm.SEEN.contains(form.saw())) {
+    if (circuits.circuit(id).joint(form.joint()).isEmpty() || !FindForm.SEEN.contains(form.saw())) {
       throw new NotFound("joint " + form.joint() + ", " + form.saw());
     }
     FieldProblems problems = new FieldProblems(words);
     OptionalDouble drops = form.dropsPerMinute(problems);
     OptionalDouble pressure = form.kilopascals(problems, figures);
-    Optional<Photograph> photograph = photograph(problems, photo);
+    Optional<Photograph> photograph = photos.read(problems, photo);
     if (!problems.none()) {
-      return Pages.unprocessable(page(id, form, problems.sentences(), figures, model), model);
+      return Pages.unprocessable(page(id, form, dark, problems.sentences(), figures, model), model);
     }
     circuits.log(
         id,
         form.joint(),
         form.saw(),
+        form.stateThen(),
         drops,
         pressure,
         form.note(),
         photograph,
         principal.getName());
-    return "redirect:/jobs/" + id + "/find?joint=" + form.joint();
+    return "redirect:/jobs/" + id + "/find?joint=" + form.joint() + (dark ? "&dark=true" : "");
   }
 
-  private static Optional<Photograph> photograph(
-      FieldProblems problems, @Nullable MultipartFile photo) throws IOException {
-    if (photo == null || photo.isEmpty()) {
-      return Optional.empty();
-    }
-    Photograph.Outcome outcome =
-        photo.getSize() > Photograph.MOST_BYTES
-            ? Photograph.Outcome.of(Photograph.Problem.TOO_LARGE)
-            : Photograph.read(photo.getBytes());
-    outcome
-        .problem()
-        .ifPresent(
-            p ->
-                problems.add(
-                    "photo",
-                    "problem.photo-" + p.name().toLowerCase(Locale.ROOT).replace('_', '-')));
-    return outcome.photograph();
+  @PostMapping("/jobs/{id}/drips")
+  String drip(
+      @PathVariable UUID id,
+      @RequestParam(defaultValue = "") String spot,
+      @RequestParam(defaultValue = "false") boolean running,
+      Principal principal) {
+    jobs.require(id);
+    DripSpot seen =
+        DripSpot.of(Entry.text(spot, 40)).orElseThrow(() -> new NotFound("spot " + spot));
+    drips.write(id, seen, running, principal.getName());
+    return "redirect:/jobs/" + id + "/find";
+  }
+
+  @PostMapping("/jobs/{id}/drips/undo")
+  String undoDrip(@PathVariable UUID id, Principal principal) {
+    jobs.require(id);
+    drips.undo(id, principal.getName());
+    return "redirect:/jobs/" + id + "/find";
   }
 
   private String page(
-      UUID id, FindForm form, Map<String, String> problems, Figures figures, Model model) {
-    Circuit circuit = circuits.circuit();
+      UUID id,
+      FindForm form,
+      boolean dark,
+      Map<String, String> problems,
+      Figures figures,
+      Model model) {
+    Circuit circuit = circuits.circuit(id);
     Map<String, LeakSite> seen = new HashMap<>();
     circuits.sites(id).forEach(s -> seen.put(s.joint(), s));
     Optional<Joint> chosen = circuit.joint(form.joint());
+    Optional<DripTrace> drip = drips.newest(id, circuit);
+    String address = "/jobs/" + id + "/find?" + (dark ? "dark=true&" : "") + "joint=";
+    Wanted wanted = new Wanted(address, chosen.map(Joint::code), drip, Set.of(), Map.of(), dark);
+    Listing listing = new Listing(id, circuit, seen, address, chosen.map(Joint::code), figures);
+    long looked = seen.values().stream().filter(LeakSite::looked).count();
     model.addAttribute("place", new JobPlace(id, Step.FIND, figures));
     model.addAttribute("form", form);
+    model.addAttribute("states", FindForm.STATES);
     model.addAttribute("problems", problems);
+    model.addAttribute("dark", dark);
     model.addAttribute("unit", figures.unit().symbol());
-    model.addAttribute("drawing", drawing(id, circuit, seen, chosen));
-    model.addAttribute("joints", list(id, circuit, seen, chosen, figures));
-    model.addAttribute("looked", words.say("find.looked", seen.size(), circuit.joints().size()));
+    model.addAttribute("drawing", drawings.of(id, circuit, wanted));
     model.addAttribute(
-        "chosen", chosen.map(j -> chosen(j, seen.get(j.code()), figures)).orElse(null));
+        "joints", circuit.joints().stream().map(j -> listed(listing, j.code())).toList());
+    model.addAttribute("looked", words.say("find.looked", looked, circuit.joints().size()));
+    model.addAttribute("spots", spots(circuit, drip));
+    model.addAttribute("traced", drip.map(d -> traced(listing, d)).orElse(null));
+    model.addAttribute("chosen", chosen.map(j -> chosen(listing, j)).orElse(null));
     return "circuit/find";
   }
 
-  private String drawing(
-      UUID id, Circuit circuit, Map<String, LeakSite> seen, Optional<Joint> chosen) {
-    Map<String, JointView> views = new HashMap<>();
-    for (Joint joint : circuit.joints()) {
-      LeakSite site = seen.get(joint.code());
-      String name = words.say("joint." + joint.code());
-      String label =
-          site != null && site.dropsPerMinute().isPresent()
-              ? words.say("find.label", name, Figures.plain(site.dropsPerMinute().getAsDouble()))
-              : name;
-      views.put(
-          joint.code(),
-          new JointView(mark(site), label, name + ", " + words.say("saw." + markWord(site))));
-    }
-    return CircuitDrawing.of(
-        circuit,
-        views,
-        chosen.map(Joint::code),
-        words.say("find.drawing"),
-        code -> words.say("part." + code),
-        code -> "/jobs/" + id + "/find?joint=" + code);
-  }
-
-  private List<ListedJoint> list(
-      UUID id,
+  /** What a list of joints needs. */
+  private record Listing(
+      UUID jobId,
       Circuit circuit,
       Map<String, LeakSite> seen,
-      Optional<Joint> chosen,
+      String address,
+      Optional<String> chosen,
       Figures figures) {
-    List<ListedJoint> list = new ArrayList<>();
-    for (Joint joint : circuit.joints()) {
-      LeakSite site = seen.get(joint.code());
-      list.add(
-          new ListedJoint(
-              joint.code(),
-              words.say("joint." + joint.code()),
-              "/jobs/" + id + "/find?joint=" + joint.code(),
-              markWord(site),
-              site == null ? words.say("saw.open") : summary(site, figures),
-              chosen.filter(joint::equals).isPresent()));
+    Optional<LeakSite> site(String code) {
+      return Optional.ofNullable(seen.get(code));
     }
-    return list;
   }
 
-  private ChosenJoint chosen(Joint joint, @Nullable LeakSite site, Figures figures) {
+  private ListedJoint listed(Listing listing, String code) {
+    Optional<LeakSite> site = listing.site(code);
+    return new ListedJoint(
+        code,
+        names.joint(listing.circuit(), code),
+        listing.address() + code,
+        Drawings.markWord(site),
+        site.map(s -> summary(listing, s)).orElse(words.say("saw.open")),
+        listing.chosen().filter(code::equals).isPresent());
+  }
+
+  private List<Spot> spots(Circuit circuit, Optional<DripTrace> drip) {
+    List<Spot> spots = new ArrayList<>();
+    for (DripSpot spot : DripSpot.in(circuit)) {
+      spots.add(
+          new Spot(
+              spot.word(),
+              words.say("drip-spot." + spot.word()),
+              drip.filter(d -> d.spot() == spot).isPresent()));
+    }
+    return spots;
+  }
+
+  private Traced traced(Listing listing, DripTrace drip) {
+    return new Traced(
+        words.say(
+            drip.running() ? "find.traced-running" : "find.traced",
+            words.say("drip-spot." + drip.spot().word())),
+        drip.likeliest().stream().limit(MOST_TRACED).map(code -> listed(listing, code)).toList());
+  }
+
+  private ChosenJoint chosen(Listing listing, Joint joint) {
     return new ChosenJoint(
         joint.code(),
-        words.say("joint." + joint.code()),
-        words.say("fastening." + joint.fastening()),
-        words.say("shows." + joint.code()),
-        site == null
-            ? Optional.empty()
-            : Optional.of(
-                words.say(
-                        "find.last",
-                        summary(site, figures),
-                        Figures.timeOfDay(site.writtenAt()),
-                        site.writtenBy())
-                    + (site.note().isEmpty() ? "" : " \u201c" + site.note() + "\u201d")),
-        Optional.ofNullable(site).flatMap(LeakSite::photo).map(photo -> "/photos/" + photo));
+        names.joint(listing.circuit(), joint.code()),
+        words.say("fastening." + joint.fastening().word()),
+        words.say("letting-go." + joint.fastening().word()),
+        names.shows(joint.code()),
+        listing.site(joint.code()).map(s -> last(listing, s)),
+        circuits.photographs(listing.jobId(), joint.code()).stream()
+            .limit(MOST_PHOTOS)
+            .map(p -> "/photos/" + p)
+            .toList());
   }
 
-  private String summary(LeakSite site, Figures figures) {
+  private String last(Listing listing, LeakSite site) {
+    String said =
+        words.say(
+            "find.last",
+            summary(listing, site),
+            Figures.timeOfDay(site.writtenAt()),
+            site.writtenBy());
+    return site.note().isEmpty() ? said : said + " \u201c" + site.note() + "\u201d";
+  }
+
+  private String summary(Listing listing, LeakSite site) {
     StringBuilder text = new StringBuilder(words.say("saw." + site.saw()));
     site.dropsPerMinute()
         .ifPresent(d -> text.append(", ").append(words.say("find.drops", Figures.plain(d))));
     site.pressureKpa()
-        .ifPresent(p -> text.append(", ").append(words.say("find.at", figures.pressure(p))));
+        .ifPresentOrElse(
+            p -> text.append(", ").append(words.say("find.at", listing.figures().pressure(p))),
+            () -> text.append(", ").append(words.say("state-seen." + site.state())));
+    firstBead(listing.jobId(), site)
+        .ifPresent(m -> text.append(", ").append(words.say("find.first-bead", m)));
     return text.toString();
   }
 
-  private static Mark mark(@Nullable LeakSite site) {
-    return Mark.valueOf(markWord(site).toUpperCase(Locale.ROOT));
-  }
-
-  private static String markWord(@Nullable LeakSite site) {
-    return site == null ? "open" : site.saw();
+  /** Minutes from cleaning a joint to the first bead at it. */
+  private Optional<String> firstBead(UUID jobId, LeakSite wet) {
+    if (!wet.wet()) {
+      return Optional.empty();
+    }
+    return circuits.looks(jobId).stream()
+        .filter(s -> s.joint().equals(wet.joint()) && s.writtenAt().isBefore(wet.writtenAt()))
+        .reduce((a, b) -> b)
+        .filter(s -> s.saw().equals("cleaned"))
+        .map(s -> Duration.between(s.writtenAt(), wet.writtenAt()).toSeconds())
+        .map(Figures::minutesAndSeconds);
   }
 }

@@ -11,7 +11,8 @@ import java.util.UUID;
  * What was last seen at a joint.
  *
  * @param joint word of the joint
- * @param saw wet, dry or stained
+ * @param saw wet, dry, stained, cleaned or hidden
+ * @param state cold, pressure, warm, running or parked
  * @param dropsPerMinute drops counted there
  * @param pressureKpa the pressure at that moment (kPa)
  * @param note anything else
@@ -22,6 +23,7 @@ import java.util.UUID;
 public record LeakSite(
     String joint,
     String saw,
+    String state,
     OptionalDouble dropsPerMinute,
     OptionalDouble pressureKpa,
     String note,
@@ -32,6 +34,11 @@ public record LeakSite(
   /** Whether coolant was seen leaving here. */
   public boolean wet() {
     return saw.equals("wet");
+  }
+
+  /** Whether somebody looked: what was only cleaned, or cannot be seen, is still open. */
+  public boolean looked() {
+    return !saw.equals("cleaned") && !saw.equals("hidden");
   }
 
   /** The flow that was counted here, if it was. */

@@ -17,6 +17,7 @@ class LeakSiteRecord {
   UUID jobId;
   String joint;
   String saw;
+  String state = "cold";
   @Nullable Double dropsPerMinute;
   @Nullable Double pressureKpa;
   String note;
@@ -28,11 +29,19 @@ class LeakSiteRecord {
   protected LeakSiteRecord() {}
 
   LeakSiteRecord(
-      UUID id, UUID jobId, String joint, String saw, String note, Instant writtenAt, String by) {
+      UUID id,
+      UUID jobId,
+      String joint,
+      String saw,
+      String state,
+      String note,
+      Instant writtenAt,
+      String by) {
     this.id = id;
     this.jobId = jobId;
     this.joint = joint;
     this.saw = saw;
+    this.state = state;
     this.note = note;
     this.writtenAt = writtenAt;
     this.writtenBy = by;

@@ -6,4 +6,7 @@ import org.springframework.data.jpa.repository.JpaRepository;
 
 interface LeakSiteRecords extends JpaRepository<LeakSiteRecord, UUID> {
   List<LeakSiteRecord> findByJobIdOrderByWrittenAtAscIdAsc(UUID jobId);
+
+  List<LeakSiteRecord> findByJointAndJobIdInAndPhotoIdIsNotNullOrderByWrittenAtDesc(
+      String joint, List<UUID> jobIds);
 }

@@ -1,5 +1,5 @@
 /**
- * What was seen at the joints of a job's circuit.
+ * The circuit of a vehicle, built from its engine type, and what was seen at its joints.
  *
  * <p>Not here: how much of the leak that explains (evidence).
  */

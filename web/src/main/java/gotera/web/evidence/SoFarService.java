@@ -6,7 +6,9 @@ import gotera.drawing.BalanceBar;
 import gotera.pressure.PressureTestResult.Rate;
 import gotera.pressure.verdict.VerdictKind;
 import gotera.web.circuit.CircuitService;
+import gotera.web.circuit.CircuitWords;
 import gotera.web.circuit.LeakSite;
+import gotera.web.circuit.Suspicion;
 import gotera.web.evidence.SoFar.Site;
 import gotera.web.job.JobHeadline;
 import gotera.web.job.JobPageContributor;
@@ -23,6 +25,7 @@ import gotera.web.shell.Figures;
 import gotera.web.shell.Words;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -31,10 +34,11 @@ import org.springframework.stereotype.Service;
 
 /** Balances the newest test against the sites found. */
 @Service
-class SoFarService implements JobPageContributor, JobHeadline {
+class SoFarService implements JobPageContributor, JobHeadline, Suspicion {
   private final PressureService tests;
   private final PressurePages pages;
   private final CircuitService circuits;
+  private final CircuitWords names;
   private final RepairService repairs;
   private final SuspectsService suspects;
   private final Words words;
@@ -43,12 +47,14 @@ class SoFarService implements JobPageContributor, JobHeadline {
       PressureService tests,
       PressurePages pages,
       CircuitService circuits,
+      CircuitWords names,
       RepairService repairs,
       SuspectsService suspects,
       Words words) {
     this.tests = tests;
     this.pages = pages;
     this.circuits = circuits;
+    this.names = names;
     this.repairs = repairs;
     this.suspects = suspects;
     this.words = words;
@@ -69,11 +75,10 @@ class SoFarService implements JobPageContributor, JobHeadline {
 
   private SoFar soFar(UUID jobId, Figures figures) {
     Optional<PressureTestView> newest = newest(jobId);
-    List<LeakSite> counted = counted(jobId, newest);
-    List<LeakSite> wet = counted.stream().filter(LeakSite::wet).toList();
+    Looks looks = looks(jobId, newest);
+    List<LeakSite> wet = looks.wet();
     if (newest.isEmpty()) {
-      SuspectsService.Ranked ranked =
-          suspects.of(jobId, counted, Optional.empty(), Optional.empty());
+      SuspectsService.Ranked ranked = suspects.of(jobId, looks, Optional.empty(), Optional.empty());
       return new SoFar(
           words.say("so-far.nothing"),
           "none",
@@ -91,18 +96,13 @@ class SoFarService implements JobPageContributor, JobHeadline {
         test.result().rate().isPresent()
             ? words.say("so-far.at", figures.pressure(test.conditions().rated().kilopascals()))
             : words.say(test.result().lowerBound().isPresent() ? "so-far.kept" : "so-far.no-rate");
-    List<Caught> caught =
-        tests.caught(test.id()).stream().filter(c -> c.flow().isPresent()).toList();
-    Optional<LeakBalance> balance =
-        test.result()
-            .rate()
-            .filter(r -> test.result().verdict() == VerdictKind.LEAK)
-            .map(r -> balance(r, wet, caught, test));
+    List<Caught> caught = caught(test);
+    Optional<LeakBalance> balance = balance(test, wet, caught);
     boolean proven = test.phase() == Phase.RE_TEST && test.result().verdict() == VerdictKind.TIGHT;
     SuspectsService.Ranked ranked =
         proven
             ? new SuspectsService.Ranked(List.of(), Optional.empty())
-            : suspects.of(jobId, counted, newest, balance);
+            : suspects.of(jobId, looks, newest, balance);
     return new SoFar(
         said.headline(),
         said.kind(),
@@ -126,7 +126,7 @@ class SoFarService implements JobPageContributor, JobHeadline {
   }
 
   /** Looks that count beside the newest test: after a repair, only those made since. */
-  private List<LeakSite> counted(UUID jobId, Optional<PressureTestView> newest) {
+  private Looks looks(UUID jobId, Optional<PressureTestView> newest) {
     Instant since =
         newest.filter(t -> t.phase() == Phase.RE_TEST).isPresent()
             ? repairs.notes(jobId).stream()
@@ -134,7 +134,33 @@ class SoFarService implements JobPageContributor, JobHeadline {
                 .max(Instant::compareTo)
                 .orElse(Instant.MIN)
             : Instant.MIN;
-    return circuits.sites(jobId).stream().filter(s -> s.writtenAt().isAfter(since)).toList();
+    return Looks.after(since, circuits.looks(jobId));
+  }
+
+  @Override
+  public Map<String, Double> suspected(UUID jobId) {
+    Optional<PressureTestView> newest = newest(jobId);
+    Looks looks = looks(jobId, newest);
+    Optional<LeakBalance> balance = newest.flatMap(t -> balance(t, looks.wet(), caught(t)));
+    Map<String, Double> suspected = new HashMap<>();
+    suspects
+        .diagnosis(jobId, looks, newest, balance)
+        .posterior()
+        .suspects()
+        .forEach(s -> suspected.put(s.place(), s.probability()));
+    return suspected;
+  }
+
+  private List<Caught> caught(PressureTestView test) {
+    return tests.caught(test.id()).stream().filter(c -> c.flow().isPresent()).toList();
+  }
+
+  private static Optional<LeakBalance> balance(
+      PressureTestView test, List<LeakSite> wet, List<Caught> caught) {
+    return test.result()
+        .rate()
+        .filter(r -> test.result().verdict() == VerdictKind.LEAK)
+        .map(r -> balance(r, wet, caught, test));
   }
 
   private static LeakBalance balance(
@@ -192,7 +218,7 @@ class SoFarService implements JobPageContributor, JobHeadline {
       }
       sites.add(
           new Site(
-              words.say("joint." + site.joint()),
+              names.joint(jobId, site.joint()),
               flow,
               "/jobs/" + jobId + "/find?joint=" + site.joint()));
     }

@@ -1,5 +1,6 @@
 package gotera.web.job;
 
+import java.util.List;
 import java.util.OptionalDouble;
 
 /**
@@ -10,6 +11,9 @@ import java.util.OptionalDouble;
  * @param reason why it is tested
  * @param complaint what the customer says
  * @param whereLost when and where coolant is lost
+ * @param signs other signs told, words of the vocabulary
+ * @param replacedPart a part replaced before, empty for none
+ * @param replacedDays how long ago (d)
  * @param lossMlPerWeek loss complained of (mL per week)
  * @param hotHoursPerWeek how long the engine is hot in a week (h)
  * @param topUpMl water it took to the brim (mL)
@@ -22,8 +26,16 @@ public record Intake(
     String reason,
     String complaint,
     String whereLost,
+    List<String> signs,
+    String replacedPart,
+    OptionalDouble replacedDays,
     OptionalDouble lossMlPerWeek,
     OptionalDouble hotHoursPerWeek,
     OptionalDouble topUpMl,
     OptionalDouble liquidMl,
-    OptionalDouble strength) {}
+    OptionalDouble strength) {
+  /** Keeps its own copy. */
+  public Intake {
+    signs = List.copyOf(signs);
+  }
+}

@@ -26,6 +26,9 @@ class JobRecord {
   String reason = "complaint";
   String complaint = "";
   String whereLost = "unknown";
+  String signs = "";
+  String replacedPart = "";
+  @Nullable Double replacedDays;
   @Nullable Double lossMlPerWeek;
   @Nullable Double hotHoursPerWeek;
   @Nullable Double topUpMl;

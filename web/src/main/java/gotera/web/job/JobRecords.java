@@ -6,4 +6,6 @@ import org.springframework.data.jpa.repository.JpaRepository;
 
 interface JobRecords extends JpaRepository<JobRecord, UUID> {
   List<JobRecord> findByClosedAtIsNullOrderByStartedAtDesc();
+
+  List<JobRecord> findByVehicleIdIn(List<UUID> vehicleIds);
 }

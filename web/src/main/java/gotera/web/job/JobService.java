@@ -52,6 +52,12 @@ public class JobService {
     return jobs.findByClosedAtIsNullOrderByStartedAtDesc().stream().map(JobView::of).toList();
   }
 
+  /** All jobs of some vehicles. */
+  @Transactional(readOnly = true)
+  public List<UUID> of(List<UUID> vehicleIds) {
+    return jobs.findByVehicleIdIn(vehicleIds).stream().map(j -> j.id).toList();
+  }
+
   /** Names of the vehicles known to the workshop. */
   @Transactional(readOnly = true)
   public List<String> vehicleNames() {
@@ -85,9 +91,26 @@ public class JobService {
     job.lossMlPerWeek = known(intake.lossMlPerWeek(), null);
     job.hotHoursPerWeek = known(intake.hotHoursPerWeek(), null);
     job.topUpMl = known(intake.topUpMl(), null);
+    job.signs = String.join(",", intake.signs());
+    job.replacedPart = intake.replacedPart();
+    job.replacedDays = known(intake.replacedDays(), null);
     job.intakeAt = clock.instant();
     jobs.save(job);
     changes.count(id);
+  }
+
+  /** Gives a job whose vehicle has no name yet one; a known name finds it. */
+  @Write
+  public void nameVehicle(UUID id, String name) {
+    JobRecord job = jobs.findById(id).orElseThrow(() -> new NotFound("job " + id));
+    if (job.vehicle == null) {
+      job.vehicle =
+          vehicles
+              .findByName(name)
+              .orElseGet(() -> vehicles.save(new VehicleRecord(identifiers.next(), name)));
+      jobs.save(job);
+      changes.count(id);
+    }
   }
 
   private static @Nullable Double known(OptionalDouble value, @Nullable Double otherwise) {

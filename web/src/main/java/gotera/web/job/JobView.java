@@ -1,6 +1,7 @@
 package gotera.web.job;
 
 import java.time.Instant;
+import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
@@ -11,7 +12,7 @@ import java.util.UUID;
  * @param id its identifier
  * @param vehicle the vehicle's name, once it is known
  * @param description what kind of vehicle it is
- * @param circuit word of its circuit
+ * @param vehicleId its identifier
  * @param liquidMl liquid in its system (mL)
  * @param strength strength of its coolant
  * @param reason why it is tested
@@ -20,6 +21,9 @@ import java.util.UUID;
  * @param lossMlPerWeek loss complained of (mL per week)
  * @param hotHoursPerWeek how long the engine is hot in a week (h)
  * @param topUpMl water it took to the brim (mL)
+ * @param signs other signs told, words of the vocabulary
+ * @param replacedPart a part replaced before, empty for none
+ * @param replacedDays how long ago (d)
  * @param startedAt when the job began
  * @param startedBy by whom
  * @param intakeAt when intake was written
@@ -29,7 +33,7 @@ public record JobView(
     UUID id,
     Optional<String> vehicle,
     String description,
-    String circuit,
+    Optional<UUID> vehicleId,
     OptionalDouble liquidMl,
     OptionalDouble strength,
     String reason,
@@ -38,6 +42,9 @@ public record JobView(
     OptionalDouble lossMlPerWeek,
     OptionalDouble hotHoursPerWeek,
     OptionalDouble topUpMl,
+    List<String> signs,
+    String replacedPart,
+    OptionalDouble replacedDays,
     Instant startedAt,
     String startedBy,
     Optional<Instant> intakeAt,
@@ -49,7 +56,7 @@ public record JobView(
         job.id,
         vehicle == null ? Optional.empty() : Optional.of(vehicle.name),
         vehicle == null ? "" : vehicle.description,
-        vehicle == null ? "inline-across-cap-on-radiator" : vehicle.circuit,
+        vehicle == null ? Optional.empty() : Optional.of(vehicle.id),
         optional(vehicle == null ? null : vehicle.liquidMl),
         optional(vehicle == null ? null : vehicle.strength),
         job.reason,
@@ -58,6 +65,9 @@ public record JobView(
         optional(job.lossMlPerWeek),
         optional(job.hotHoursPerWeek),
         optional(job.topUpMl),
+        job.signs.isEmpty() ? List.of() : List.of(job.signs.split(",", -1)),
+        job.replacedPart,
+        optional(job.replacedDays),
         job.startedAt,
         job.startedBy,
         Optional.ofNullable(job.intakeAt),

@@ -16,7 +16,6 @@ class VehicleRecord {
   @Id UUID id;
   String name;
   String description = "";
-  String circuit = "inline-across-cap-on-radiator";
   @Nullable Double liquidMl;
   @Nullable Double strength;
   @Version @Nullable Integer version;

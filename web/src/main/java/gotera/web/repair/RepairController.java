@@ -2,6 +2,7 @@ package gotera.web.repair;
 
 import gotera.circuit.Circuit.Joint;
 import gotera.web.circuit.CircuitService;
+import gotera.web.circuit.CircuitWords;
 import gotera.web.circuit.LeakSite;
 import gotera.web.job.JobPlace;
 import gotera.web.job.JobService;
@@ -28,12 +29,19 @@ import org.springframework.web.servlet.ModelAndView;
 class RepairController {
   private final RepairService repairs;
   private final CircuitService circuits;
+  private final CircuitWords names;
   private final JobService jobs;
   private final Words words;
 
-  RepairController(RepairService repairs, CircuitService circuits, JobService jobs, Words words) {
+  RepairController(
+      RepairService repairs,
+      CircuitService circuits,
+      CircuitWords names,
+      JobService jobs,
+      Words words) {
     this.repairs = repairs;
     this.circuits = circuits;
+    this.names = names;
     this.jobs = jobs;
     this.words = words;
   }
@@ -80,7 +88,7 @@ class RepairController {
           model.asMap(),
           HttpStatus.UNPROCESSABLE_CONTENT);
     }
-    boolean known = circuits.circuit().joint(form.joint()).isPresent();
+    boolean known = circuits.circuit(id).joint(form.joint()).isPresent();
     repairs.write(id, known ? form.joint() : "", form.note(), principal.getName());
     return "redirect:/jobs/" + id + "/repair";
   }
@@ -94,9 +102,9 @@ class RepairController {
     model.addAttribute("problems", problems);
     model.addAttribute(
         "places",
-        circuits.circuit().joints().stream()
+        circuits.circuit(id).joints().stream()
             .map(Joint::code)
-            .map(c -> new Place(c, words.say("joint." + c), wet.contains(c)))
+            .map(c -> new Place(c, names.joint(id, c), wet.contains(c)))
             .toList());
     model.addAttribute(
         "notes",
@@ -104,7 +112,7 @@ class RepairController {
             .map(
                 n ->
                     new Shown(
-                        n.joint().isEmpty() ? "" : words.say("joint." + n.joint()),
+                        n.joint().isEmpty() ? "" : names.joint(id, n.joint()),
                         n.note(),
                         Figures.moment(n.writtenAt()) + ", " + n.writtenBy()))
             .toList());

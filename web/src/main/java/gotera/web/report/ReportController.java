@@ -1,6 +1,7 @@
 package gotera.web.report;
 
 import gotera.web.circuit.CircuitService;
+import gotera.web.circuit.CircuitWords;
 import gotera.web.circuit.LeakSite;
 import gotera.web.job.JobPlace;
 import gotera.web.job.JobService;
@@ -38,6 +39,7 @@ class ReportController {
   private final JobService jobs;
   private final RepairService repairs;
   private final CircuitService circuits;
+  private final CircuitWords names;
   private final AddressProperties address;
   private final Words words;
   private final Clock clock;
@@ -48,6 +50,7 @@ class ReportController {
       JobService jobs,
       RepairService repairs,
       CircuitService circuits,
+      CircuitWords names,
       AddressProperties address,
       Words words,
       Clock clock) {
@@ -56,6 +59,7 @@ class ReportController {
     this.jobs = jobs;
     this.repairs = repairs;
     this.circuits = circuits;
+    this.names = names;
     this.address = address;
     this.words = words;
     this.clock = clock;
@@ -117,13 +121,12 @@ class ReportController {
     model.addAttribute(
         "sites",
         circuits.sites(id).stream()
-            .map(s -> new Line(words.say("joint." + s.joint()), words.say("saw." + s.saw())))
+            .map(s -> new Line(names.joint(id, s.joint()), words.say("saw." + s.saw())))
             .toList());
     model.addAttribute(
         "repairs",
         repairs.notes(id).stream()
-            .map(
-                n -> new Line(n.joint().isEmpty() ? "" : words.say("joint." + n.joint()), n.note()))
+            .map(n -> new Line(n.joint().isEmpty() ? "" : names.joint(id, n.joint()), n.note()))
             .toList());
     model.addAttribute("printed", Figures.moment(clock.instant()));
     return "report/paper";

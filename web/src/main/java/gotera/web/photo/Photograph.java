@@ -1,5 +1,9 @@
-package gotera.web.circuit;
+package gotera.web.photo;
 
+import com.drew.imaging.ImageMetadataReader;
+import com.drew.imaging.ImageProcessingException;
+import com.drew.metadata.exif.ExifDirectoryBase;
+import com.drew.metadata.exif.ExifIFD0Directory;
 import java.awt.Color;
 import java.awt.Graphics2D;
 import java.awt.RenderingHints;
@@ -25,7 +29,7 @@ import javax.imageio.stream.ImageInputStream;
  * @param width its width (px)
  * @param height its height (px)
  */
-record Photograph(byte[] jpeg, int width, int height) {
+public record Photograph(byte[] jpeg, int width, int height) {
   /** Longest side kept (px); our judgement: enough to see a bead. */
   private static final int LONGEST_SIDE = 1600;
 
@@ -72,7 +76,7 @@ record Photograph(byte[] jpeg, int width, int height) {
         ImageReader reader = readers.next();
         String format = reader.getFormatName().toLowerCase(java.util.Locale.ROOT);
         if (format.equals("jpeg") || format.equals("png")) {
-          return read(reader, stream);
+          return read(reader, stream, orientation(upload));
         }
       }
       return Outcome.of(Problem.NO_PICTURE);
@@ -82,7 +86,8 @@ record Photograph(byte[] jpeg, int width, int height) {
     }
   }
 
-  private static Outcome read(ImageReader reader, ImageInputStream stream) throws IOException {
+  private static Outcome read(ImageReader reader, ImageInputStream stream, int turn)
+      throws IOException {
     try {
       reader.setInput(stream, true, true);
       // the size stands at the beginning: a bomb is refused before it is unpacked
@@ -94,7 +99,7 @@ record Photograph(byte[] jpeg, int width, int height) {
       ImageReadParam parameters = reader.getDefaultReadParam();
       int every = (int) Math.max(1, Math.max(width, height) / (2 * LONGEST_SIDE));
       parameters.setSourceSubsampling(every, every, 0, 0);
-      return Outcome.of(written(scaled(reader.read(0, parameters))));
+      return Outcome.of(written(upright(scaled(reader.read(0, parameters)), turn)));
     } finally {
       reader.dispose();
     }
@@ -111,6 +116,49 @@ record Photograph(byte[] jpeg, int width, int height) {
     graphics.drawImage(read, 0, 0, width, height, Color.WHITE, null);
     graphics.dispose();
     return scaled;
+  }
+
+  /** How the camera was held, 1 to 8 as in EXIF; 1, upright, where nothing says otherwise. */
+  private static int orientation(byte[] upload) throws IOException {
+    try {
+      ExifIFD0Directory exif =
+          ImageMetadataReader.readMetadata(new ByteArrayInputStream(upload))
+              .getFirstDirectoryOfType(ExifIFD0Directory.class);
+      Integer turn = exif == null ? null : exif.getInteger(ExifDirectoryBase.TAG_ORIENTATION);
+      return turn == null || turn < 1 || turn > 8 ? 1 : turn;
+    } catch (ImageProcessingException e) {
+      return 1; // a picture without readable notes about itself is shown as it is
+    }
+  }
+
+  /** The picture as it was seen: turned and mirrored by its EXIF orientation. */
+  private static BufferedImage upright(BufferedImage picture, int turn) {
+    if (turn == 1) {
+      return picture;
+    }
+    int width = picture.getWidth();
+    int height = picture.getHeight();
+    boolean sideways = turn >= 5;
+    BufferedImage upright =
+        new BufferedImage(
+            sideways ? height : width, sideways ? width : height, BufferedImage.TYPE_INT_RGB);
+    for (int y = 0; y < height; y++) {
+      for (int x = 0; x < width; x++) {
+        int right = width - 1 - x;
+        int up = height - 1 - y;
+        int rgb = picture.getRGB(x, y);
+        switch (turn) {
+          case 2 -> upright.setRGB(right, y, rgb);
+          case 3 -> upright.setRGB(right, up, rgb);
+          case 4 -> upright.setRGB(x, up, rgb);
+          case 5 -> upright.setRGB(y, x, rgb);
+          case 6 -> upright.setRGB(up, x, rgb);
+          case 7 -> upright.setRGB(up, right, rgb);
+          default -> upright.setRGB(y, right, rgb);
+        }
+      }
+    }
+    return upright;
   }
 
   private static Photograph written(BufferedImage picture) throws IOException {

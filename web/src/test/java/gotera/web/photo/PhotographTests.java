@@ -1,8 +1,8 @@
-package gotera.web.circuit;
+package gotera.web.photo;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import gotera.web.circuit.Photograph.Problem;
+import gotera.web.photo.Photograph.Problem;
 import java.awt.Color;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
@@ -33,6 +33,74 @@ class PhotographTests {
     upload.write("<script>run()</script>".getBytes(StandardCharsets.UTF_8));
     Photograph kept = Photograph.read(upload.toByteArray()).photograph().orElseThrow();
     assertThat(new String(kept.jpeg(), StandardCharsets.ISO_8859_1)).doesNotContain("script");
+  }
+
+  @Test
+  void standsAsItWasSeenWhateverTheCameraWasHeld() throws IOException {
+    // a camera held upright stores the picture lying, with a note to turn it by a quarter
+    Photograph kept = Photograph.read(turned(60, 40, 6)).photograph().orElseThrow();
+    assertThat(kept.width()).isEqualTo(40);
+    assertThat(kept.height()).isEqualTo(60);
+    // the red mark of the stored picture's upper left corner is seen in the upper right one
+    BufferedImage read = ImageIO.read(new ByteArrayInputStream(kept.jpeg()));
+    assertThat(new Color(read.getRGB(36, 3)).getRed()).isGreaterThan(150);
+    assertThat(new Color(read.getRGB(3, 3)).getRed()).isLessThan(100);
+    for (int turn = 1; turn <= 8; turn++) {
+      Photograph any = Photograph.read(turned(60, 40, turn)).photograph().orElseThrow();
+      assertThat(any.width()).as("turn %d", turn).isEqualTo(turn >= 5 ? 40 : 60);
+      assertThat(new String(any.jpeg(), StandardCharsets.ISO_8859_1)).doesNotContain("Exif");
+    }
+  }
+
+  /** A picture with a red corner and a note on how the camera was held. */
+  private static byte[] turned(int width, int height, int turn) throws IOException {
+    BufferedImage image = new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB);
+    var graphics = image.createGraphics();
+    graphics.setColor(Color.RED);
+    graphics.fillRect(0, 0, 12, 12);
+    graphics.dispose();
+    ByteArrayOutputStream plain = new ByteArrayOutputStream();
+    ImageIO.write(image, "jpg", plain);
+    byte[] exif = {
+      'E',
+      'x',
+      'i',
+      'f',
+      0,
+      0,
+      'M',
+      'M',
+      0,
+      42,
+      0,
+      0,
+      0,
+      8,
+      0,
+      1,
+      1,
+      0x12,
+      0,
+      3,
+      0,
+      0,
+      0,
+      1,
+      0,
+      (byte) turn,
+      0,
+      0,
+      0,
+      0,
+      0,
+      0
+    };
+    ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+    bytes.write(plain.toByteArray(), 0, 2);
+    bytes.write(new byte[] {(byte) 0xff, (byte) 0xe1, 0, (byte) (exif.length + 2)});
+    bytes.write(exif);
+    bytes.write(plain.toByteArray(), 2, plain.size() - 2);
+    return bytes.toByteArray();
   }
 
   @Test

@@ -1,4 +1,4 @@
-package gotera.web.circuit;
+package gotera.web.photo;
 
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;

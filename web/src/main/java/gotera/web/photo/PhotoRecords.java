@@ -1,4 +1,4 @@
-package gotera.web.circuit;
+package gotera.web.photo;
 
 import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;

@@ -1,4 +1,4 @@
-package gotera.web.circuit;
+package gotera.web.photo;
 
 import java.time.Duration;
 import java.util.UUID;
@@ -12,10 +12,10 @@ import org.springframework.web.bind.annotation.PathVariable;
 /** Shows photographs: always the picture written here, never what was uploaded. */
 @Controller
 class PhotoController {
-  private final CircuitService circuits;
+  private final PhotoService photos;
 
-  PhotoController(CircuitService circuits) {
-    this.circuits = circuits;
+  PhotoController(PhotoService photos) {
+    this.photos = photos;
   }
 
   @GetMapping("/photos/{id}")
@@ -23,6 +23,6 @@ class PhotoController {
     return ResponseEntity.ok()
         .contentType(MediaType.IMAGE_JPEG)
         .cacheControl(CacheControl.maxAge(Duration.ofDays(30)).cachePrivate())
-        .body(circuits.photo(id));
+        .body(photos.jpeg(id));
   }
 }

@@ -1,0 +1,98 @@
+package gotera.web.circuit;
+
+import gotera.circuit.CircuitEdit;
+import gotera.circuit.CircuitEdit.Region;
+import gotera.circuit.CircuitEdit.Spot;
+import gotera.circuit.Fastening;
+import gotera.circuit.Features;
+import jakarta.persistence.Entity;
+import jakarta.persistence.Id;
+import jakarta.persistence.Table;
+import java.time.Instant;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+
+/** A change to a circuit in the database: of an engine type, or of one vehicle. */
+@Entity
+@Table(name = "circuit_edit")
+class CircuitEditRecord {
+  @Id UUID id;
+  @Nullable UUID engineTypeId;
+  @Nullable UUID vehicleId;
+  String kind;
+  String subject;
+  String name = "";
+  String part = "";
+  String spot = "";
+  String fastening = "";
+  Instant writtenAt;
+  String writtenBy;
+  @Nullable Instant withdrawnAt;
+  @Nullable String withdrawnBy;
+
+  @SuppressWarnings("NullAway.Init")
+  protected CircuitEditRecord() {}
+
+  CircuitEditRecord(UUID id, CircuitEdit edit, Instant writtenAt, String writtenBy) {
+    this.id = id;
+    this.subject = edit.subject();
+    this.writtenAt = writtenAt;
+    this.writtenBy = writtenBy;
+    if (edit instanceof CircuitEdit.Rename e) {
+      kind = "rename";
+      name = e.name();
+    } else if (edit instanceof CircuitEdit.AddJoint e) {
+      kind = "add-joint";
+      name = e.name();
+      part = e.part();
+      spot = word(e.spot());
+      fastening = e.fastening().word();
+    } else if (edit instanceof CircuitEdit.MoveJoint e) {
+      kind = "move-joint";
+      part = e.part();
+      spot = word(e.spot());
+    } else if (edit instanceof CircuitEdit.RemoveJoint) {
+      kind = "remove-joint";
+    } else if (edit instanceof CircuitEdit.AddPart e) {
+      kind = "add-part";
+      name = e.name();
+      spot = word(e.region());
+    } else if (edit instanceof CircuitEdit.MovePart e) {
+      kind = "move-part";
+      spot = word(e.region());
+    } else if (edit instanceof CircuitEdit.RemovePart) {
+      kind = "remove-part";
+    } else {
+      kind = "loop-off";
+    }
+  }
+
+  private static String word(Enum<?> value) {
+    return value.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-');
+  }
+
+  /** The change it means. */
+  CircuitEdit edit() {
+    return switch (kind) {
+      case "rename" -> new CircuitEdit.Rename(subject, name);
+      case "add-joint" ->
+          new CircuitEdit.AddJoint(
+              subject, name, part, place(), Fastening.of(fastening).orElse(Fastening.NONE));
+      case "move-joint" -> new CircuitEdit.MoveJoint(subject, part, place());
+      case "remove-joint" -> new CircuitEdit.RemoveJoint(subject);
+      case "add-part" -> new CircuitEdit.AddPart(subject, name, region());
+      case "move-part" -> new CircuitEdit.MovePart(subject, region());
+      case "remove-part" -> new CircuitEdit.RemovePart(subject);
+      case "loop-off" -> new CircuitEdit.LoopOff(subject);
+      default -> throw new IllegalStateException("edit " + id + " is of no kind: " + kind);
+    };
+  }
+
+  private Spot place() {
+    return Features.read(Spot.class, spot).orElse(Spot.CENTRE);
+  }
+
+  private Region region() {
+    return Features.read(Region.class, spot).orElse(Region.ENGINE);
+  }
+}

@@ -1,0 +1,135 @@
+package gotera.web.circuit;
+
+import gotera.circuit.Branch;
+import gotera.circuit.Circuit;
+import gotera.circuit.Circuit.Joint;
+import gotera.circuit.DripTrace;
+import gotera.drawing.CircuitDrawing;
+import gotera.drawing.CircuitView;
+import gotera.drawing.CircuitView.Glow;
+import gotera.drawing.CircuitView.JointView;
+import gotera.drawing.CircuitView.Mark;
+import gotera.web.shell.Figures;
+import gotera.web.shell.Words;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+
+/** Draws the circuit of a job with what is known of its joints. */
+@Component
+public class Drawings {
+  private final CircuitService circuits;
+  private final CircuitWords names;
+  private final List<Suspicion> suspicion;
+  private final Words words;
+
+  Drawings(CircuitService circuits, CircuitWords names, List<Suspicion> suspicion, Words words) {
+    this.circuits = circuits;
+    this.names = names;
+    this.suspicion = suspicion;
+    this.words = words;
+  }
+
+  /**
+   * What a drawing shows besides what was seen.
+   *
+   * @param address address of a joint, before its code
+   * @param chosen the joint being looked at
+   * @param drips where it drips
+   * @param still branches without flow
+   * @param glow what the lamp showed, by joint
+   * @param dark whether for the dark bay
+   */
+  public record Wanted(
+      String address,
+      Optional<String> chosen,
+      Optional<DripTrace> drips,
+      Set<Branch> still,
+      Map<String, Glow> glow,
+      boolean dark) {
+    /** Only the circuit and what was seen. */
+    public static Wanted plain(String address) {
+      return new Wanted(address, Optional.empty(), Optional.empty(), Set.of(), Map.of(), false);
+    }
+  }
+
+  /** Draws it. */
+  public String of(UUID jobId, Circuit circuit, Wanted wanted) {
+    Map<String, LeakSite> seen = new HashMap<>();
+    circuits.sites(jobId).forEach(s -> seen.put(s.joint(), s));
+    Map<String, Double> suspected = new HashMap<>();
+    suspicion.forEach(s -> suspected.putAll(s.suspected(jobId)));
+    Map<String, JointView> views = new HashMap<>();
+    for (Joint joint : circuit.joints()) {
+      String code = joint.code();
+      views.put(
+          code,
+          view(
+              names.joint(circuit, code),
+              Optional.ofNullable(seen.get(code)),
+              suspected.getOrDefault(code, 0.0),
+              wanted.glow().getOrDefault(code, Glow.NONE)));
+    }
+    CircuitView view =
+        new CircuitView(
+            circuit, views, wanted.chosen(), wanted.drips(), wanted.still(), wanted.dark());
+    return CircuitDrawing.of(view, words(circuit, wanted.address()));
+  }
+
+  private JointView view(String name, Optional<LeakSite> site, double suspicion, Glow glow) {
+    String saw = markWord(site);
+    String label =
+        site.flatMap(
+                s ->
+                    s.dropsPerMinute().stream()
+                        .mapToObj(d -> words.say("find.label", name, Figures.plain(d)))
+                        .findFirst())
+            .orElse(name);
+    StringBuilder spoken = new StringBuilder(name + ", " + words.say("saw." + saw));
+    if (suspicion >= 0.01) {
+      spoken.append(", ").append(words.say("find.suspected", Math.round(100 * suspicion)));
+    }
+    if (glow != Glow.NONE) {
+      spoken.append(", ").append(words.say("dye.glow." + glow.name().toLowerCase(Locale.ROOT)));
+    }
+    return new JointView(mark(saw), label, spoken.toString(), suspicion, glow);
+  }
+
+  private CircuitView.Words words(Circuit circuit, String address) {
+    return new CircuitView.Words() {
+      @Override
+      public String name() {
+        return words.say("find.drawing");
+      }
+
+      @Override
+      public String part(String code) {
+        return names.part(circuit, code);
+      }
+
+      @Override
+      public String address(String joint) {
+        return address + joint;
+      }
+    };
+  }
+
+  /** The mark's word: what was cleaned, or cannot be seen, is not looked at. */
+  static String markWord(Optional<LeakSite> site) {
+    return site.map(LeakSite::saw).filter(s -> !s.equals("hidden")).orElse("open");
+  }
+
+  private static Mark mark(String saw) {
+    return switch (saw) {
+      case "wet" -> Mark.WET;
+      case "dry" -> Mark.DRY;
+      case "stained" -> Mark.STAINED;
+      default -> Mark.OPEN;
+    };
+  }
+}

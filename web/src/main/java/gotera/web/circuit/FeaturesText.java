@@ -1,0 +1,44 @@
+package gotera.web.circuit;
+
+import gotera.circuit.Features;
+import gotera.circuit.Features.Drive;
+import gotera.circuit.Features.Engine;
+import gotera.circuit.Features.Extra;
+import gotera.circuit.Features.Fill;
+import gotera.circuit.Features.Lie;
+import java.util.ArrayList;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Set;
+
+/** Features as stored: drive, fill, engine, lie and the extras, words with blanks between. */
+final class FeaturesText {
+  private FeaturesText() {}
+
+  static String of(Features f) {
+    List<String> words = new ArrayList<>();
+    words.add(f.drive().word());
+    words.add(f.fill().word());
+    words.add(f.engine().word());
+    words.add(f.lie().word());
+    // in the order they are declared, so that the same features are the same text
+    for (Extra extra : Extra.values()) {
+      if (f.has(extra)) {
+        words.add(extra.word());
+      }
+    }
+    return String.join(" ", words);
+  }
+
+  static Features read(String text) {
+    List<String> words = List.of(text.split(" ", -1));
+    Set<Extra> extras = EnumSet.noneOf(Extra.class);
+    words.stream().skip(4).forEach(w -> Features.read(Extra.class, w).ifPresent(extras::add));
+    return new Features(
+        Features.read(Drive.class, words.get(0)).orElseThrow(),
+        Features.read(Fill.class, words.get(1)).orElseThrow(),
+        Features.read(Engine.class, words.get(2)).orElseThrow(),
+        Features.read(Lie.class, words.get(3)).orElseThrow(),
+        extras);
+  }
+}

@@ -1,0 +1,61 @@
+package gotera.web.finding;
+
+import gotera.web.history.HistorySource;
+import gotera.web.shell.Figures;
+import gotera.web.shell.Words;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Objects;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Tells what was written into the log of a job, and what was taken back. */
+@Component
+class FindingHistory implements HistorySource {
+  private final FindingRecords records;
+  private final Words words;
+
+  FindingHistory(FindingRecords records, Words words) {
+    this.records = records;
+    this.words = words;
+  }
+
+  @Override
+  @Transactional(readOnly = true)
+  public List<HistoryEntry> of(UUID jobId) {
+    List<HistoryEntry> entries = new ArrayList<>();
+    for (FindingRecord r : records.findByJobIdOrderByWrittenAtAscIdAsc(jobId)) {
+      String what = what(r);
+      entries.add(new HistoryEntry(r.writtenAt, r.writtenBy, what));
+      if (r.withdrawnAt != null) {
+        entries.add(
+            new HistoryEntry(
+                r.withdrawnAt,
+                Objects.requireNonNullElse(r.withdrawnBy, ""),
+                words.say("history.taken-back", what)));
+      }
+    }
+    return entries;
+  }
+
+  private String what(FindingRecord r) {
+    List<String> parts = new ArrayList<>();
+    for (String key : List.of("joint." + r.subject, "drip-spot." + r.subject)) {
+      if (words.knows(key)) {
+        parts.add(words.say(key));
+      }
+    }
+    parts.add(words.say(r.checkWord + ".saw." + r.saw));
+    if (r.amount != null) {
+      parts.add(words.say(r.checkWord + ".amount", Figures.plain(r.amount)));
+    }
+    if (r.photoId != null) {
+      parts.add(words.say("history.photoId.set"));
+    }
+    if (!r.note.isEmpty()) {
+      parts.add("\u201c" + r.note + "\u201d");
+    }
+    return words.say("check." + r.checkWord) + ": " + String.join(", ", parts);
+  }
+}

@@ -1,0 +1,131 @@
+package gotera.web.finding;
+
+import gotera.web.job.JobChanges;
+import gotera.web.photo.PhotoService;
+import gotera.web.photo.Photograph;
+import gotera.web.shell.Identifiers;
+import gotera.web.shell.NotFound;
+import gotera.web.shell.Write;
+import java.time.Clock;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Writes findings down, and gives those of a check. */
+@Service
+public class FindingService {
+  private final FindingRecords records;
+  private final PhotoService photos;
+  private final JobChanges changes;
+  private final Identifiers identifiers;
+  private final Clock clock;
+
+  FindingService(
+      FindingRecords records,
+      PhotoService photos,
+      JobChanges changes,
+      Identifiers identifiers,
+      Clock clock) {
+    this.records = records;
+    this.photos = photos;
+    this.changes = changes;
+    this.identifiers = identifiers;
+    this.clock = clock;
+  }
+
+  /**
+   * A finding to write down.
+   *
+   * @param check word of the check
+   * @param subject what it is about
+   * @param saw what was seen or done
+   * @param amount a number
+   * @param second another one
+   * @param note anything else
+   * @param photograph its photograph
+   */
+  public record New(
+      String check,
+      String subject,
+      String saw,
+      OptionalDouble amount,
+      OptionalDouble second,
+      String note,
+      Optional<Photograph> photograph) {
+    /** One without numbers, note and photograph. */
+    public static New of(String check, String subject, String saw) {
+      return of(check, subject, saw, OptionalDouble.empty());
+    }
+
+    /** One with a number. */
+    public static New of(String check, String subject, String saw, OptionalDouble amount) {
+      return new New(check, subject, saw, amount, OptionalDouble.empty(), "", Optional.empty());
+    }
+  }
+
+  /** Writes it down. */
+  @Write
+  public UUID write(UUID jobId, New finding, String by) {
+    FindingRecord record = new FindingRecord(identifiers.next(), jobId, clock.instant(), by);
+    record.checkWord = finding.check();
+    record.subject = finding.subject();
+    record.saw = finding.saw();
+    record.amount = orNull(finding.amount());
+    record.second = orNull(finding.second());
+    record.note = finding.note();
+    record.photoId = finding.photograph().map(p -> photos.keep(jobId, p, by)).orElse(null);
+    records.save(record);
+    changes.count(jobId);
+    return record.id;
+  }
+
+  /** Takes one back; it stays in the history. */
+  @Write
+  public void withdraw(UUID jobId, UUID id, String by) {
+    FindingRecord record =
+        records
+            .findById(id)
+            .filter(r -> r.jobId.equals(jobId))
+            .orElseThrow(() -> new NotFound("finding " + id));
+    if (record.withdrawnAt == null) {
+      record.withdrawnAt = clock.instant();
+      record.withdrawnBy = by;
+      changes.count(jobId);
+    }
+  }
+
+  /** The findings of a check that stand, in order of time. */
+  @Transactional(readOnly = true)
+  public List<Finding> of(UUID jobId, String check) {
+    return records.findByJobIdOrderByWrittenAtAscIdAsc(jobId).stream()
+        .filter(r -> r.withdrawnAt == null && r.checkWord.equals(check))
+        .map(FindingService::finding)
+        .toList();
+  }
+
+  private static Finding finding(FindingRecord r) {
+    return new Finding(
+        r.id,
+        r.checkWord,
+        r.subject,
+        r.saw,
+        optional(r.amount),
+        optional(r.second),
+        r.note,
+        Optional.ofNullable(r.photoId),
+        r.writtenAt,
+        r.writtenBy);
+  }
+
+  private static OptionalDouble optional(@Nullable Double value) {
+    return value == null ? OptionalDouble.empty() : OptionalDouble.of(value);
+  }
+
+  private static @Nullable Double orNull(OptionalDouble value) {
+    return value.isPresent() ? Double.valueOf(value.getAsDouble()) : null;
+  }
+}

@@ -1,0 +1,71 @@
+package gotera.web.photo;
+
+import gotera.web.shell.FieldProblems;
+import gotera.web.shell.Hashes;
+import gotera.web.shell.Identifiers;
+import gotera.web.shell.NotFound;
+import java.io.IOException;
+import java.time.Clock;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.web.multipart.MultipartFile;
+
+/** Reads, keeps and gives photographs. */
+@Service
+public class PhotoService {
+  private final PhotoRecords photos;
+  private final Identifiers identifiers;
+  private final Clock clock;
+
+  PhotoService(PhotoRecords photos, Identifiers identifiers, Clock clock) {
+    this.photos = photos;
+    this.identifiers = identifiers;
+    this.clock = clock;
+  }
+
+  /** The photograph in an upload, if there is one; what is wrong with it is said at its field. */
+  public Optional<Photograph> read(FieldProblems problems, @Nullable MultipartFile upload)
+      throws IOException {
+    if (upload == null || upload.isEmpty()) {
+      return Optional.empty();
+    }
+    Photograph.Outcome outcome =
+        upload.getSize() > Photograph.MOST_BYTES
+            ? Photograph.Outcome.of(Photograph.Problem.TOO_LARGE)
+            : Photograph.read(upload.getBytes());
+    outcome
+        .problem()
+        .ifPresent(
+            p ->
+                problems.add(
+                    "photo",
+                    "problem.photo-" + p.name().toLowerCase(Locale.ROOT).replace('_', '-')));
+    return outcome.photograph();
+  }
+
+  /** Keeps a photograph, within the transaction of what it belongs to. */
+  @Transactional(propagation = Propagation.MANDATORY)
+  public UUID keep(UUID jobId, Photograph photograph, String by) {
+    PhotoRecord photo =
+        new PhotoRecord(
+            identifiers.next(),
+            jobId,
+            photograph,
+            Hashes.sha256(photograph.jpeg()),
+            clock.instant(),
+            by);
+    photos.save(photo);
+    return photo.id;
+  }
+
+  /** A photograph (JPEG), or not found. */
+  @Transactional(readOnly = true)
+  byte[] jpeg(UUID id) {
+    return photos.findById(id).orElseThrow(() -> new NotFound("photo " + id)).jpeg;
+  }
+}
