@@ -1,5 +1,13 @@
 package gotera.formats;
 
+import gotera.circuit.CircuitBuilder;
+import gotera.circuit.CircuitPresets;
+import gotera.circuit.Features;
+import gotera.circuit.Features.Drive;
+import gotera.circuit.Features.Engine;
+import gotera.circuit.Features.Extra;
+import gotera.circuit.Features.Fill;
+import gotera.circuit.Features.Lie;
 import gotera.evidence.Diagnosis;
 import gotera.evidence.Diagnosis.Look;
 import gotera.evidence.Diagnosis.Rate;
@@ -7,6 +15,8 @@ import gotera.evidence.PlaceFacts;
 import gotera.evidence.PlaceFacts.State;
 import gotera.evidence.SignFacts;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -36,7 +46,7 @@ public final class JobJson {
     }
     JsonMembers m = root.get();
     m.word("format", List.of(FORMAT));
-    boolean electric = vehicle(m.object("vehicle"));
+    Optional<Features> features = vehicle(m.object("vehicle"));
     List<String> flags = new ArrayList<>();
     List<SignFacts> signs = complaint(m.object("complaint"), flags);
     List<Look> looks = new ArrayList<>();
@@ -51,33 +61,58 @@ public final class JobJson {
       return problems.rejected();
     }
     List<PlaceFacts> places =
-        Vocabulary.published().places().stream()
-            // an electric drive burns nothing
-            .filter(p -> !(electric && p.inside()))
-            .toList();
+        Vocabulary.published().places(CircuitBuilder.of(features.orElse(CircuitPresets.USUAL)));
     return new ReadOutcome.Accepted<>(
         new JobFindings(
             places, new Diagnosis.Found(Set.of(), looks, signs, rate), List.copyOf(flags)));
   }
 
-  private static boolean vehicle(Optional<JsonMembers> member) {
+  /** What the circuit is built from; the usual where the file says nothing. */
+  private static Optional<Features> vehicle(Optional<JsonMembers> member) {
     if (member.isEmpty()) {
-      return false;
+      return Optional.empty();
     }
     JsonMembers v = member.get();
-    Optional<String> energy = v.word("energy", List.of("petrol", "diesel", "electric"));
+    Drive drive = one(v, "energy", Drive.values()).orElse(CircuitPresets.USUAL.drive());
     v.number("kilometres", 0, 10_000_000);
-    v.object("circuit")
-        .ifPresent(
-            c -> {
-              c.word("fill", List.of("neck", "tank", "both"));
-              c.word("engine", List.of("inline", "v", "flat"));
-              c.word("lie", List.of("along", "across"));
-              c.texts("features");
-              c.refuseUnknown();
-            });
+    Features features =
+        v.object("circuit")
+            .map(c -> circuit(c, drive))
+            .orElse(
+                new Features(
+                    drive,
+                    CircuitPresets.USUAL.fill(),
+                    CircuitPresets.USUAL.engine(),
+                    CircuitPresets.USUAL.lie(),
+                    Set.of()));
     v.refuseUnknown();
-    return energy.filter(e -> e.equals("electric")).isPresent();
+    return Optional.of(features);
+  }
+
+  private static Features circuit(JsonMembers c, Drive drive) {
+    Fill fill = one(c, "fill", Fill.values()).orElse(CircuitPresets.USUAL.fill());
+    Engine engine = one(c, "engine", Engine.values()).orElse(CircuitPresets.USUAL.engine());
+    Lie lie = one(c, "lie", Lie.values()).orElse(CircuitPresets.USUAL.lie());
+    Set<Extra> extras = EnumSet.noneOf(Extra.class);
+    List<String> known = Arrays.stream(Extra.values()).map(Extra::word).toList();
+    for (String word : c.texts("features")) {
+      Features.read(Extra.class, word)
+          .ifPresentOrElse(
+              extras::add,
+              () -> c.refuse("features", word, "a feature, nearest: " + Nearest.to(word, known)));
+    }
+    c.refuseUnknown();
+    return new Features(drive, fill, engine, lie, extras);
+  }
+
+  /** One of some values, by its word. */
+  @SafeVarargs
+  private static <E extends Enum<E>> Optional<E> one(JsonMembers m, String name, E... values) {
+    List<String> known =
+        Arrays.stream(values)
+            .map(v -> v.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-'))
+            .toList();
+    return m.word(name, known).map(w -> values[known.indexOf(w)]);
   }
 
   private static List<SignFacts> complaint(Optional<JsonMembers> member, List<String> flags) {

@@ -1,5 +1,6 @@
 package gotera.formats;
 
+import gotera.circuit.Circuit;
 import gotera.evidence.PlaceFacts;
 import gotera.evidence.SignFacts;
 import java.io.IOException;
@@ -50,6 +51,26 @@ public record Vocabulary(
    * @param status where its numbers come from
    */
   public record VocabularyEntry(String kind, String name, List<String> synonyms, String status) {}
+
+  /**
+   * The places of a circuit: its joints, the inside where something burns, and what has no name on
+   * it. A joint the shop added has the facts of {@code added.joint}.
+   */
+  public List<PlaceFacts> places(Circuit circuit) {
+    boolean burns = circuit.part("block").isPresent();
+    List<PlaceFacts> of = new ArrayList<>();
+    for (PlaceFacts p : places) {
+      boolean elsewhere = p.place().startsWith("elsewhere.");
+      if ((p.inside() && burns) || elsewhere || circuit.joint(p.place()).isPresent()) {
+        of.add(p);
+      }
+    }
+    PlaceFacts added = place("added.joint").orElseThrow();
+    circuit.joints().stream()
+        .filter(j -> place(j.code()).isEmpty())
+        .forEach(j -> of.add(added.named(j.code())));
+    return of;
+  }
 
   /** A place by its name. */
   public Optional<PlaceFacts> place(String name) {

@@ -2,10 +2,18 @@ package gotera.formats;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import gotera.circuit.Circuit;
+import gotera.circuit.CircuitBuilder;
+import gotera.circuit.CircuitEdit;
 import gotera.circuit.CircuitPresets;
+import gotera.circuit.Editing;
+import gotera.circuit.Fastening;
+import gotera.circuit.Features;
 import gotera.evidence.Diagnosis;
 import gotera.evidence.PlaceFacts;
 import gotera.evidence.SignFacts;
+import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -16,8 +24,10 @@ class VocabularyTests {
 
   @Test
   void knowsEveryJointThatIsDrawn() {
-    assertThat(CircuitPresets.inlineAcrossCapOnRadiator().joints())
-        .allSatisfy(j -> assertThat(vocabulary.place(j.code())).as(j.code()).isPresent());
+    for (Features features : everything()) {
+      assertThat(CircuitBuilder.of(features).joints())
+          .allSatisfy(j -> assertThat(vocabulary.place(j.code())).as(j.code()).isPresent());
+    }
   }
 
   @Test
@@ -54,7 +64,7 @@ class VocabularyTests {
   void aSmellInTheCabinRanksTheHeaterCoreAndTheTopHose() {
     Diagnosis diagnosis =
         Diagnosis.of(
-            vocabulary.places(),
+            vocabulary.places(CircuitBuilder.of(CircuitPresets.USUAL)),
             new Diagnosis.Found(
                 Set.of(),
                 List.of(),
@@ -64,6 +74,40 @@ class VocabularyTests {
     assertThat(diagnosis.suspects())
         .extracting(Diagnosis.Suspect::place)
         .contains("upper-hose.housing-end");
+  }
+
+  @Test
+  void aJointThatTheShopAddedHasTheFactsOfOne() {
+    Circuit with =
+        Editing.apply(
+                CircuitBuilder.of(CircuitPresets.USUAL),
+                new CircuitEdit.AddJoint(
+                    "added-1", "Sensor", "head", CircuitEdit.Spot.CENTRE, Fastening.SCREW))
+            .circuit();
+    assertThat(vocabulary.places(with)).extracting(PlaceFacts::place).contains("added-1");
+  }
+
+  @Test
+  void whatIsElectricHasNothingInsideThatBurns() {
+    Features electric = CircuitPresets.of("electric-two-loops").orElseThrow().features();
+    assertThat(vocabulary.places(CircuitBuilder.of(electric))).noneMatch(PlaceFacts::inside);
+  }
+
+  /** Each preset, and each with every extra. */
+  private static List<Features> everything() {
+    List<Features> all = new ArrayList<>();
+    for (CircuitPresets.Preset preset : CircuitPresets.all()) {
+      Features f = preset.features();
+      all.add(f);
+      Set<Features.Extra> extras = EnumSet.allOf(Features.Extra.class);
+      extras.remove(Features.Extra.NO_HEATER);
+      all.add(new Features(f.drive(), f.fill(), f.engine(), f.lie(), extras));
+      extras.remove(Features.Extra.OUTLET_OVER_GEARBOX);
+      all.add(new Features(f.drive(), f.fill(), f.engine(), f.lie(), extras));
+      extras.remove(Features.Extra.THERMOSTAT_AT_INLET);
+      all.add(new Features(f.drive(), f.fill(), f.engine(), f.lie(), extras));
+    }
+    return all;
   }
 
   private Set<String> causes(String sign) {

@@ -11,6 +11,9 @@ import { startLive } from "./live.js";
 import { startStrokes } from "./strokes.js";
 import { startWindow } from "./window.js";
 import { startSlide } from "./slide.js";
+import { startTap } from "./tap.js";
+import { startWaits } from "./waits.js";
+import { startPan } from "./pan.js";
 
 startStopwatch();
 startReading();
@@ -24,3 +27,6 @@ startLive();
 startStrokes();
 startWindow();
 startSlide();
+startTap();
+startWaits();
+startPan();

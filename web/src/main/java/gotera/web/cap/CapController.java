@@ -1,15 +1,19 @@
 package gotera.web.cap;
 
+import gotera.cap.CapTest;
 import gotera.coolant.BoilingPoint;
 import gotera.coolant.CoolantMixture;
+import gotera.drawing.BoilingLine;
 import gotera.quantity.AbsolutePressure;
 import gotera.quantity.GaugePressure;
 import gotera.quantity.PressureUnit;
+import gotera.quantity.Typed;
 import gotera.web.job.JobPlace;
 import gotera.web.job.JobService;
 import gotera.web.job.JobView;
 import gotera.web.job.Step;
 import gotera.web.shell.Conflict;
+import gotera.web.shell.Entry;
 import gotera.web.shell.FieldProblems;
 import gotera.web.shell.Figures;
 import gotera.web.shell.Pages;
@@ -17,9 +21,13 @@ import gotera.web.shell.Words;
 import java.security.Principal;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -32,6 +40,9 @@ import org.springframework.web.bind.annotation.PostMapping;
 @Controller
 class CapController {
   private static final double USUAL_STRENGTH = 0.5;
+
+  /** Hottest an engine in order runs (°C) (our judgement, untested; the maker's figure first). */
+  private static final double HOTTEST = 105;
 
   private final CapService caps;
   private final JobService jobs;
@@ -91,6 +102,125 @@ class CapController {
         page(id, form, problems.sentences(), meanings, figures, model), model);
   }
 
+  /**
+   * The cap tester's readings as typed.
+   *
+   * @param opening opened at
+   * @param holds held
+   * @param vacuum let air in at
+   * @param altitude height it is used at
+   */
+  record TesterForm(String opening, String holds, String vacuum, String altitude) {
+    TesterForm {
+      opening = Entry.text(opening, 40);
+      holds = Entry.text(holds, 40);
+      vacuum = Entry.text(vacuum, 40);
+      altitude = Entry.text(altitude, 20);
+    }
+
+    static TesterForm of(Optional<CapRecord> cap, Figures figures) {
+      return cap.map(
+              c ->
+                  new TesterForm(
+                      shown(c.openingKpa, figures),
+                      shown(c.holdsKpa, figures),
+                      shown(c.vacuumKpa, figures),
+                      c.altitudeMetres == null ? "" : Figures.plain(c.altitudeMetres)))
+          .orElse(new TesterForm("", "", "", ""));
+    }
+
+    private static String shown(@Nullable Double kilopascals, Figures figures) {
+      return kilopascals == null ? "" : figures.pressure(kilopascals);
+    }
+  }
+
+  @PostMapping("/jobs/{id}/cap/test")
+  Object test(
+      @PathVariable UUID id,
+      @ModelAttribute TesterForm tester,
+      Figures figures,
+      Principal principal,
+      Model model) {
+    jobs.require(id);
+    FieldProblems problems = new FieldProblems(words);
+    Optional<GaugePressure> opening = read(problems, "opening", tester.opening(), figures);
+    Optional<GaugePressure> holds = read(problems, "holds", tester.holds(), figures);
+    Optional<GaugePressure> vacuum = read(problems, "vacuum", tester.vacuum(), figures);
+    OptionalDouble altitude =
+        problems.numberIfTyped("altitude", tester.altitude(), "m", -500, 5000);
+    if (caps.of(id).isEmpty()) {
+      problems.add("opening", "problem.cap-first");
+    }
+    if (!problems.none()) {
+      model.addAttribute("tester", tester);
+      CapForm form = CapForm.of(caps.record(id).orElse(null), figures);
+      return Pages.unprocessable(
+          page(id, form, problems.sentences(), List.of(), figures, model), model);
+    }
+    caps.tested(id, opening, holds, vacuum, altitude, principal.getName());
+    return "redirect:/jobs/" + id + "/cap";
+  }
+
+  private static Optional<GaugePressure> read(
+      FieldProblems problems, String field, String typed, Figures figures) {
+    Optional<GaugePressure> pressure =
+        problems.takeIfTyped(field, typed, Typed.pressure(typed, figures.unit()));
+    if (pressure.filter(p -> p.kilopascals() < 0 || p.kilopascals() > 350).isPresent()) {
+      problems.add(field, "problem.implausible", typed, "");
+    }
+    return pressure;
+  }
+
+  /** What is known of the cap on its tester, and where its coolant boils. */
+  private void tested(UUID id, CapRecord cap, Figures figures, Model model) {
+    CapTest test = CapService.test(cap);
+    List<String> said = new ArrayList<>();
+    test.problems()
+        .forEach(
+            p ->
+                said.add(
+                    words.say("cap-test." + p.name().toLowerCase(Locale.ROOT).replace('_', '-'))));
+    boolean tried = cap.openingKpa != null || cap.holdsKpa != null || cap.vacuumKpa != null;
+    if (tried && !test.doubtful()) {
+      said.add(words.say(test.complete() ? "cap-test.right" : "cap-test.right-so-far"));
+    }
+    model.addAttribute("capTest", said);
+    model.addAttribute("boilingLine", line(jobs.require(id), cap, figures));
+  }
+
+  private String line(JobView job, CapRecord cap, Figures figures) {
+    CoolantMixture coolant = new CoolantMixture(job.strength().orElse(USUAL_STRENGTH));
+    AbsolutePressure air =
+        AbsolutePressure.atAltitude(Objects.requireNonNullElse(cap.altitudeMetres, 0.0));
+    List<BoilingLine.Mark> marks = new ArrayList<>();
+    marks.add(mark("hottest", HOTTEST, words.say("boiling.hottest", Figures.plain(HOTTEST))));
+    double open = BoilingPoint.of(coolant, air).celsius();
+    marks.add(mark("open", open, words.say("boiling.open", Figures.fixed(open, 0))));
+    if (cap.openingKpa != null) {
+      double now = BoilingPoint.of(coolant, new GaugePressure(cap.openingKpa).above(air)).celsius();
+      marks.add(
+          mark(
+              "now",
+              now,
+              words.say("boiling.now", Figures.fixed(now, 0), Figures.fixed(now - HOTTEST, 0))));
+    }
+    double right = BoilingPoint.of(coolant, new GaugePressure(cap.ratedKpa).above(air)).celsius();
+    marks.add(
+        mark(
+            "right",
+            right,
+            words.say(
+                "boiling.right",
+                Figures.fixed(right, 0),
+                Figures.fixed(right - HOTTEST, 0),
+                figures.pressure(cap.ratedKpa))));
+    return BoilingLine.of(marks, words.say("boiling.name"));
+  }
+
+  private static BoilingLine.Mark mark(String style, double celsius, String label) {
+    return new BoilingLine.Mark(celsius, label, style);
+  }
+
   /** What the cap does for the boiling point, at sea level. */
   private String boils(JobView job, CapFacts cap) {
     CoolantMixture coolant = new CoolantMixture(job.strength().orElse(USUAL_STRENGTH));
@@ -124,6 +254,10 @@ class CapController {
                             + " \u00b7 "
                             + new Figures(PressureUnit.BAR).pressure(m.kilopascals())))
             .toList());
+    if (!model.containsAttribute("tester")) {
+      model.addAttribute("tester", TesterForm.of(caps.record(id), figures));
+    }
+    caps.record(id).ifPresent(cap -> tested(id, cap, figures, model));
     caps.of(id)
         .ifPresent(
             cap -> {

@@ -1,5 +1,6 @@
 package gotera.web.cap;
 
+import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
@@ -20,6 +21,13 @@ class CapRecord {
   double ratedKpa;
   @Nullable Double makerFigureKpa;
   @Nullable Double testPressureKpa;
+  @Nullable Double openingKpa;
+  @Nullable Double holdsKpa;
+  @Nullable Double vacuumKpa;
+
+  @Column(name = "altitude_m")
+  @Nullable Double altitudeMetres;
+
   String seals = "not-looked";
   String note = "";
   Instant writtenAt;

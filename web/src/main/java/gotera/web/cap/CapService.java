@@ -1,12 +1,15 @@
 package gotera.web.cap;
 
+import gotera.cap.CapTest;
 import gotera.cap.TestLimit;
 import gotera.quantity.GaugePressure;
 import gotera.web.job.JobChanges;
 import gotera.web.shell.Identifiers;
+import gotera.web.shell.NotFound;
 import gotera.web.shell.Write;
 import java.time.Clock;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.dao.OptimisticLockingFailureException;
@@ -78,6 +81,44 @@ public class CapService {
     cap.writtenBy = by;
     caps.save(cap);
     changes.count(jobId);
+  }
+
+  /**
+   * Writes what the cap tester showed.
+   *
+   * @param opening pressure at which it opened
+   * @param holds pressure it held
+   * @param vacuum vacuum by which air came in, as a positive figure
+   * @param altitude height at which it is used (m)
+   */
+  @Write
+  public void tested(
+      UUID jobId,
+      Optional<GaugePressure> opening,
+      Optional<GaugePressure> holds,
+      Optional<GaugePressure> vacuum,
+      OptionalDouble altitude,
+      String by) {
+    CapRecord cap = caps.findByJobId(jobId).orElseThrow(() -> new NotFound("cap of " + jobId));
+    cap.openingKpa = kilopascals(opening);
+    cap.holdsKpa = kilopascals(holds);
+    cap.vacuumKpa = kilopascals(vacuum);
+    cap.altitudeMetres = altitude.isPresent() ? Double.valueOf(altitude.getAsDouble()) : null;
+    cap.writtenAt = clock.instant();
+    cap.writtenBy = by;
+    if (test(cap).doubtful() && !cap.seals.equals("replaced")) {
+      cap.seals = "doubtful";
+    }
+    caps.save(cap);
+    changes.count(jobId);
+  }
+
+  static CapTest test(CapRecord cap) {
+    return CapTest.of(
+        new GaugePressure(cap.ratedKpa),
+        pressure(cap.openingKpa),
+        pressure(cap.holdsKpa),
+        pressure(cap.vacuumKpa));
   }
 
   private static CapFacts facts(CapRecord cap) {

@@ -90,6 +90,12 @@ public class EngineTypeService {
     return types.findAllByOrderByName().stream().map(this::shown).toList();
   }
 
+  /** Version of the type of a name; zero where there is none. */
+  @Transactional(readOnly = true)
+  int version(String name) {
+    return types.findByName(name).map(t -> Objects.requireNonNullElse(t.version, 0)).orElse(0);
+  }
+
   /** What the circuit of a job is built from; the usual preset until somebody says otherwise. */
   @Transactional(readOnly = true)
   public Features features(UUID jobId) {

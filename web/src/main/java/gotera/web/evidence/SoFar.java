@@ -14,6 +14,7 @@ import java.util.Optional;
  * @param balance what the balance says
  * @param sites the sites found, with their share
  * @param suspects what may still leak, the likeliest first
+ * @param flag a rule of the trade that applies
  * @param next the check that would tell most per minute
  */
 record SoFar(
@@ -25,6 +26,7 @@ record SoFar(
     Optional<String> balance,
     List<Site> sites,
     List<SuspectShown> suspects,
+    Optional<String> flag,
     Optional<NextCheck> next) {
 
   /**

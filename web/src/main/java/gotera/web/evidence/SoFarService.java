@@ -12,6 +12,8 @@ import gotera.web.circuit.Suspicion;
 import gotera.web.evidence.SoFar.Site;
 import gotera.web.job.JobHeadline;
 import gotera.web.job.JobPageContributor;
+import gotera.web.job.JobService;
+import gotera.web.job.JobView;
 import gotera.web.job.Step;
 import gotera.web.pressure.Caught;
 import gotera.web.pressure.Phase;
@@ -35,6 +37,12 @@ import org.springframework.stereotype.Service;
 /** Balances the newest test against the sites found. */
 @Service
 class SoFarService implements JobPageContributor, JobHeadline, Suspicion {
+  /** Twice within this time is soon (d) (our judgement, untested). */
+  private static final double SOON = 365;
+
+  private static final double WEEK = 7;
+
+  private final JobService jobs;
   private final PressureService tests;
   private final PressurePages pages;
   private final CircuitService circuits;
@@ -44,6 +52,7 @@ class SoFarService implements JobPageContributor, JobHeadline, Suspicion {
   private final Words words;
 
   SoFarService(
+      JobService jobs,
       PressureService tests,
       PressurePages pages,
       CircuitService circuits,
@@ -51,6 +60,7 @@ class SoFarService implements JobPageContributor, JobHeadline, Suspicion {
       RepairService repairs,
       SuspectsService suspects,
       Words words) {
+    this.jobs = jobs;
     this.tests = tests;
     this.pages = pages;
     this.circuits = circuits;
@@ -88,6 +98,7 @@ class SoFarService implements JobPageContributor, JobHeadline, Suspicion {
           Optional.empty(),
           sites(jobId, wet, List.of()),
           ranked.suspects(),
+          flag(jobId),
           ranked.next());
     }
     PressureTestView test = newest.get();
@@ -115,7 +126,21 @@ class SoFarService implements JobPageContributor, JobHeadline, Suspicion {
         found(
             sites(jobId, wet, balance.map(LeakBalance::explained).orElse(List.of())), caught, test),
         ranked.suspects(),
+        flag(jobId),
         ranked.next());
+  }
+
+  /** The same part failing twice soon asks for a gas check first (common practice, no source). */
+  private Optional<String> flag(UUID jobId) {
+    JobView job = jobs.require(jobId);
+    boolean soon = job.replacedDays().isPresent() && job.replacedDays().getAsDouble() <= SOON;
+    return soon && !job.replacedPart().isEmpty()
+        ? Optional.of(
+            words.say(
+                "so-far.same-part",
+                job.replacedPart(),
+                Figures.plain(Math.rint(job.replacedDays().getAsDouble() / WEEK))))
+        : Optional.empty();
   }
 
   /** The newest test that has something to say. */

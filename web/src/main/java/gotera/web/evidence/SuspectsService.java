@@ -16,7 +16,6 @@ import gotera.web.evidence.SoFar.SuspectShown;
 import gotera.web.pressure.PressureTestView;
 import gotera.web.shell.Figures;
 import gotera.web.shell.Words;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -79,30 +78,13 @@ class SuspectsService {
   Diagnosis diagnosis(
       UUID jobId, Looks looks, Optional<PressureTestView> test, Optional<LeakBalance> balance) {
     Circuit circuit = circuits.circuit(jobId);
-    Weighed weighed = new Weighed(places(circuit), found.of(jobId, circuit, looks, test, balance));
+    Weighed weighed =
+        new Weighed(vocabulary.places(circuit), found.of(jobId, circuit, looks, test, balance));
     return diagnoses.get(weighed, w -> Diagnosis.of(w.places(), w.found()));
   }
 
   /** What a diagnosis follows from, and nothing else. */
   private record Weighed(List<PlaceFacts> places, Diagnosis.Found found) {}
-
-  /** The joints of this circuit, the inside, and what has no name on it. */
-  private List<PlaceFacts> places(Circuit circuit) {
-    boolean burns = circuit.part("block").isPresent();
-    List<PlaceFacts> places = new ArrayList<>();
-    for (PlaceFacts p : vocabulary.places()) {
-      boolean elsewhere = p.place().startsWith("elsewhere.");
-      if ((p.inside() && burns) || elsewhere || circuit.joint(p.place()).isPresent()) {
-        places.add(p);
-      }
-    }
-    // what the shop added has no numbers of its own
-    PlaceFacts added = vocabulary.place("added.joint").orElseThrow();
-    circuit.joints().stream()
-        .filter(j -> vocabulary.place(j.code()).isEmpty())
-        .forEach(j -> places.add(added.named(j.code())));
-    return places;
-  }
 
   private SuspectShown shown(UUID jobId, Circuit circuit, Diagnosis.Suspect suspect) {
     String reasons =

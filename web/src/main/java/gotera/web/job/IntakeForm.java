@@ -7,6 +7,7 @@ import gotera.web.shell.Figures;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import org.jspecify.annotations.Nullable;
 
 /**
  * Intake as typed.
@@ -16,6 +17,9 @@ import java.util.OptionalDouble;
  * @param reason why it is tested
  * @param complaint what the customer says
  * @param whereLost when and where coolant is lost
+ * @param signs other signs told
+ * @param replacedPart a part replaced before
+ * @param replacedAgo how many weeks ago
  * @param lossPerWeek loss per week
  * @param hotHours hours hot in a week
  * @param topUp water to the brim
@@ -29,6 +33,9 @@ record IntakeForm(
     String reason,
     String complaint,
     String whereLost,
+    @Nullable List<String> signs,
+    String replacedPart,
+    String replacedAgo,
     String lossPerWeek,
     String hotHours,
     String topUp,
@@ -38,7 +45,19 @@ record IntakeForm(
   static final List<String> REASONS = List.of("complaint", "baseline", "purchase", "assembly");
   static final List<String> PLACES =
       List.of("unknown", "puddle", "after-drive", "running", "never-seen");
+  static final List<String> SIGNS =
+      List.of(
+          "sweet-smell-cabin",
+          "wet-footwell",
+          "no-cabin-heat",
+          "needle-rises",
+          "hoses-hard-cold",
+          "white-smoke",
+          "rough-cold-start",
+          "pale-emulsion",
+          "pink-froth");
   private static final double LITRE = 1000;
+  private static final double WEEK = 7;
 
   /** Everything absent is empty. */
   IntakeForm {
@@ -47,11 +66,23 @@ record IntakeForm(
     reason = Entry.choice(reason, REASONS);
     complaint = Entry.text(complaint, 2000);
     whereLost = Entry.choice(whereLost, PLACES);
+    signs = signs == null ? List.of() : signs.stream().filter(SIGNS::contains).toList();
+    replacedPart = Entry.text(replacedPart, 80);
+    replacedAgo = Entry.text(replacedAgo, 20);
     lossPerWeek = Entry.text(lossPerWeek, 60);
     hotHours = Entry.text(hotHours, 60);
     topUp = Entry.text(topUp, 60);
     liquid = Entry.text(liquid, 60);
     strength = Entry.text(strength, 60);
+  }
+
+  static IntakeForm empty() {
+    return new IntakeForm("", "", "", "", "", List.of(), "", "", "", "", "", "", "", 0);
+  }
+
+  /** Whether a sign was told. */
+  public boolean told(String sign) {
+    return signs != null && signs.contains(sign);
   }
 
   static IntakeForm of(JobView job) {
@@ -61,6 +92,11 @@ record IntakeForm(
         job.reason(),
         job.complaint(),
         job.whereLost(),
+        job.signs(),
+        job.replacedPart(),
+        job.replacedDays().isPresent()
+            ? Figures.plain(job.replacedDays().getAsDouble() / WEEK)
+            : "",
         litres(job.lossMlPerWeek()),
         job.hotHoursPerWeek().isPresent() ? Figures.plain(job.hotHoursPerWeek().getAsDouble()) : "",
         litres(job.topUpMl()),
@@ -76,6 +112,9 @@ record IntakeForm(
         reason,
         complaint,
         whereLost,
+        signs,
+        replacedPart,
+        replacedAgo,
         lossPerWeek,
         hotHours,
         topUp,
@@ -98,6 +137,7 @@ record IntakeForm(
         && (liquidMl.getAsDouble() < 500 || liquidMl.getAsDouble() > 200_000)) {
       problems.add("liquid", "problem.liquid", liquid);
     }
+    OptionalDouble weeks = problems.numberIfTyped("replacedAgo", replacedAgo, "weeks", 0, 2000);
     Intake intake =
         new Intake(
             vehicle,
@@ -105,6 +145,9 @@ record IntakeForm(
             reason,
             complaint,
             whereLost,
+            signs == null ? List.of() : signs,
+            replacedPart,
+            weeks.isPresent() ? OptionalDouble.of(WEEK * weeks.getAsDouble()) : weeks,
             volume(problems, "lossPerWeek", lossPerWeek),
             problems.numberIfTyped("hotHours", hotHours, "h", 0.1, 168),
             volume(problems, "topUp", topUp),

@@ -8,7 +8,10 @@ import gotera.web.shell.NotFound;
 import gotera.web.shell.Pages;
 import gotera.web.shell.Words;
 import java.security.Principal;
+import java.time.Clock;
+import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -27,13 +30,23 @@ class JobController {
   private final JobService jobs;
   private final Rail rail;
   private final List<JobHeadline> headlines;
+  private final List<JobWait> waits;
   private final Words words;
+  private final Clock clock;
 
-  JobController(JobService jobs, Rail rail, List<JobHeadline> headlines, Words words) {
+  JobController(
+      JobService jobs,
+      Rail rail,
+      List<JobHeadline> headlines,
+      List<JobWait> waits,
+      Words words,
+      Clock clock) {
     this.jobs = jobs;
     this.rail = rail;
     this.headlines = headlines;
+    this.waits = waits;
     this.words = words;
+    this.clock = clock;
   }
 
   /** A job on the front page. */
@@ -43,7 +56,13 @@ class JobController {
       String complaint,
       String waitsFor,
       String since,
-      Optional<Headline> headline) {}
+      Optional<Headline> headline,
+      Optional<Instant> waits) {
+    /** Until when nothing can be done at it, in words. */
+    public String waitsUntil() {
+      return waits.map(Figures::moment).orElse("");
+    }
+  }
 
   @GetMapping("/")
   String front(Model model) {
@@ -57,15 +76,21 @@ class JobController {
               job.complaint(),
               words.say("waits." + waitsFor.word()),
               Figures.moment(job.startedAt()),
-              headlines.stream().flatMap(h -> h.of(job.id()).stream()).findFirst()));
+              headlines.stream().flatMap(h -> h.of(job.id()).stream()).findFirst(),
+              waits.stream().flatMap(w -> w.until(job.id()).stream()).findFirst()));
     }
+    // what can be worked on now comes first
+    Instant now = clock.instant();
+    open.sort(
+        Comparator.comparing(
+            (OpenJob j) -> j.waits().filter(until -> until.isAfter(now)).orElse(Instant.MIN)));
     model.addAttribute("open", open);
     return "job/front";
   }
 
   @GetMapping("/jobs/new")
   String newJob(Model model) {
-    model.addAttribute("form", new IntakeForm("", "", "", "", "", "", "", "", "", "", 0));
+    model.addAttribute("form", IntakeForm.empty());
     return newJobPage(model, Map.of());
   }
 
@@ -138,9 +163,10 @@ class JobController {
     model.addAttribute("vehicles", jobs.vehicleNames());
     model.addAttribute("reasons", IntakeForm.REASONS);
     model.addAttribute("places", IntakeForm.PLACES);
+    model.addAttribute("signs", IntakeForm.SIGNS);
   }
 
-  @GetMapping("/jobs/{id}/{step:make-safe|look-over|fill-up|inside|decide|refill}")
+  @GetMapping("/jobs/{id}/{step:inside|decide|refill}")
   String coming(@PathVariable UUID id, @PathVariable String step, Figures figures, Model model) {
     jobs.require(id);
     Step shown = Step.of(step).orElseThrow(() -> new NotFound("step " + step));

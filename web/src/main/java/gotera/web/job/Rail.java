@@ -80,6 +80,9 @@ class Rail {
       if (state == State.UNTOUCHED && first == null) {
         first = step;
       }
+      if (state != State.UNTOUCHED && first != null && first.canBePassed()) {
+        first = null;
+      }
     }
     return again != null ? again : first != null ? first : Step.HAND_OVER;
   }

@@ -5,9 +5,9 @@ import java.util.Optional;
 /** The steps of a job, in the order of the work. Any step opens at any time. */
 public enum Step {
   INTAKE("intake", true),
-  MAKE_SAFE("make-safe", false),
-  LOOK_OVER("look-over", false),
-  FILL_UP("fill-up", false),
+  MAKE_SAFE("make-safe", true),
+  LOOK_OVER("look-over", true),
+  FILL_UP("fill-up", true),
   CAP("cap", true),
   PRESSURE_TEST("pressure-test", true),
   FIND("find", true),
@@ -34,6 +34,11 @@ public enum Step {
   /** Whether this step works already; the others say that they are coming. */
   public boolean built() {
     return built;
+  }
+
+  /** Whether a job goes on without it once a later step was touched. */
+  boolean canBePassed() {
+    return this == MAKE_SAFE || this == LOOK_OVER || this == FILL_UP;
   }
 
   /** The step a word means. */

@@ -25,6 +25,7 @@ public interface StepReporter {
   enum State {
     UNTOUCHED,
     RUNNING,
+    PARTLY,
     DONE,
     AGAIN,
     COMING

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import gotera.testkit.Close;
 import gotera.web.shell.FieldProblems;
 import gotera.web.shell.TestWords;
+import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
 
@@ -38,7 +39,20 @@ class IntakeFormTests {
   private Optional<Intake> read(
       String vehicle, String loss, String topUp, String liquid, String strength) {
     return new IntakeForm(
-            vehicle, "van", "surprise", "it drips", "nowhere", loss, "", topUp, liquid, strength, 0)
+            vehicle,
+            "van",
+            "surprise",
+            "it drips",
+            "nowhere",
+            List.of("white-smoke", "no sign"),
+            "",
+            "",
+            loss,
+            "",
+            topUp,
+            liquid,
+            strength,
+            0)
         .read(problems);
   }
 }

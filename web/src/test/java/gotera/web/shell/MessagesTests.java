@@ -2,9 +2,21 @@ package gotera.web.shell;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import gotera.cap.CapTest;
 import gotera.cap.TestLimit;
+import gotera.circuit.Branch;
 import gotera.circuit.Circuit;
+import gotera.circuit.CircuitBuilder;
+import gotera.circuit.CircuitEdit;
 import gotera.circuit.CircuitPresets;
+import gotera.circuit.DripSpot;
+import gotera.circuit.Editing;
+import gotera.circuit.Fastening;
+import gotera.circuit.Features;
+import gotera.circuit.Features.Drive;
+import gotera.circuit.Features.Extra;
+import gotera.circuit.Features.Fill;
+import gotera.formats.Vocabulary;
 import gotera.pressure.compliance.AirAndHoses;
 import gotera.pressure.trace.TraceEvent;
 import gotera.pressure.verdict.Acceptance.Purpose;
@@ -12,6 +24,7 @@ import gotera.pressure.verdict.MakerRule;
 import gotera.pressure.verdict.Reason;
 import gotera.pressure.verdict.VerdictKind;
 import gotera.quantity.Understanding.Problem;
+import gotera.timing.Wait;
 import gotera.uncertainty.Contribution.Source;
 import gotera.web.job.Step;
 import java.io.IOException;
@@ -20,10 +33,12 @@ import java.io.InputStreamReader;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Locale;
 import java.util.Objects;
 import java.util.Properties;
+import java.util.Set;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Stream;
@@ -74,17 +89,70 @@ class MessagesTests {
         has("coming." + step.word());
       }
     }
-    Circuit circuit = CircuitPresets.inlineAcrossCapOnRadiator();
+    Set<Extra> extras = EnumSet.allOf(Extra.class);
+    extras.remove(Extra.NO_HEATER);
+    words(CircuitBuilder.of(with(Drive.PETROL, Fill.BOTH, extras)));
+    words(CircuitBuilder.of(with(Drive.PETROL, Fill.NECK, Set.of(Extra.BYPASS_HOSE))));
+    words(CircuitBuilder.of(with(Drive.ELECTRIC, Fill.TANK, Set.of())));
+    CircuitPresets.all().forEach(p -> has("preset." + p.code()));
+    CircuitPresets.all().forEach(p -> words(CircuitBuilder.of(p.features())));
+  }
+
+  private static Features with(Drive drive, Fill fill, Set<Extra> extras) {
+    return new Features(drive, fill, Features.Engine.V, Features.Lie.ALONG, extras);
+  }
+
+  private void words(Circuit circuit) {
     circuit
         .joints()
         .forEach(
             j -> {
               has("joint." + j.code());
               has("shows." + j.code());
-              has("fastening." + j.fastening());
             });
     circuit.parts().forEach(p -> has("part." + p.code()));
     circuit.lines().forEach(l -> has("part." + l.code()));
+  }
+
+  @Test
+  void everythingAboutACircuitHasWords() {
+    for (Fastening fastening : Fastening.values()) {
+      has("fastening." + fastening.word());
+      has("letting-go." + fastening.word());
+    }
+    for (Branch branch : Branch.values()) {
+      has("branch." + branch.word());
+      if (branch.canBeLoopedOff()) {
+        has("joint.loop." + branch.word());
+        has("shows.loop." + branch.word());
+      }
+    }
+    Stream.of(Drive.values()).forEach(v -> has("drive." + v.word()));
+    Stream.of(Fill.values()).forEach(v -> has("fill." + v.word()));
+    Stream.of(Features.Engine.values()).forEach(v -> has("engine." + v.word()));
+    Stream.of(Features.Lie.values()).forEach(v -> has("lie." + v.word()));
+    Stream.of(Extra.values()).forEach(v -> has("extra." + v.word()));
+    Stream.of(CircuitEdit.Spot.values()).forEach(v -> has("spot." + word(v)));
+    Stream.of(CircuitEdit.Region.values()).forEach(v -> has("region." + word(v)));
+    Stream.of(Editing.Problem.values()).forEach(v -> has("problem.edit-" + word(v)));
+    Stream.of(DripSpot.values()).forEach(v -> has("drip-spot." + v.word()));
+    Stream.of(Wait.Kind.values()).forEach(v -> has("wait." + v.word()));
+    Stream.of(CapTest.Problem.values()).forEach(v -> has("cap-test." + word(v)));
+  }
+
+  @Test
+  void everySignHasReasonsForAndAgainst() {
+    Vocabulary.published().signs().stream()
+        .filter(s -> !s.sign().startsWith("drip-"))
+        .forEach(
+            s -> {
+              has("evidence." + s.sign() + ".for");
+              has("evidence." + s.sign() + ".against");
+            });
+  }
+
+  private static String word(Enum<?> value) {
+    return value.name().toLowerCase(Locale.ROOT).replace('_', '-');
   }
 
   @Test

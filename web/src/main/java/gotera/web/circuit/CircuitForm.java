@@ -1,0 +1,92 @@
+package gotera.web.circuit;
+
+import gotera.circuit.Features;
+import gotera.circuit.Features.Drive;
+import gotera.circuit.Features.Engine;
+import gotera.circuit.Features.Extra;
+import gotera.circuit.Features.Fill;
+import gotera.circuit.Features.Lie;
+import gotera.web.shell.Entry;
+import gotera.web.shell.FieldProblems;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Set;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What a circuit is built from, as chosen.
+ *
+ * @param vehicle name of the vehicle, where the job has none yet
+ * @param typeName name of the engine type
+ * @param drive what drives it
+ * @param fill where it is filled
+ * @param engine how its cylinders stand
+ * @param lie how it lies
+ * @param extras what it has besides
+ * @param version version of the engine type that was read
+ */
+record CircuitForm(
+    String vehicle,
+    String typeName,
+    String drive,
+    String fill,
+    String engine,
+    String lie,
+    @Nullable List<String> extras,
+    int version) {
+  /** Everything absent is empty. */
+  CircuitForm {
+    vehicle = Entry.text(vehicle, 120);
+    typeName = Entry.text(typeName, 120);
+    drive = Entry.text(drive, 20);
+    fill = Entry.text(fill, 20);
+    engine = Entry.text(engine, 20);
+    lie = Entry.text(lie, 20);
+    extras = extras == null ? List.of() : List.copyOf(extras);
+  }
+
+  static CircuitForm of(String typeName, Features f, int version) {
+    return new CircuitForm(
+        "",
+        typeName,
+        f.drive().word(),
+        f.fill().word(),
+        f.engine().word(),
+        f.lie().word(),
+        f.extras().stream().map(Extra::word).toList(),
+        version);
+  }
+
+  CircuitForm withVersion(int newer) {
+    return new CircuitForm(vehicle, typeName, drive, fill, engine, lie, extras, newer);
+  }
+
+  /** Whether an extra is chosen. */
+  public boolean has(String extra) {
+    return extras != null && extras.contains(extra);
+  }
+
+  /** The features; a word that is none is the first of its kind. */
+  Features features() {
+    Set<Extra> chosen = EnumSet.noneOf(Extra.class);
+    if (extras != null) {
+      extras.forEach(e -> Features.read(Extra.class, e).ifPresent(chosen::add));
+    }
+    return new Features(
+        Features.read(Drive.class, drive).orElse(Drive.PETROL),
+        Features.read(Fill.class, fill).orElse(Fill.NECK),
+        Features.read(Engine.class, engine).orElse(Engine.INLINE),
+        Features.read(Lie.class, lie).orElse(Lie.ACROSS),
+        chosen);
+  }
+
+  /** Says what is missing. */
+  void check(FieldProblems problems, boolean vehicleKnown) {
+    if (!vehicleKnown && vehicle.isEmpty()) {
+      problems.add("vehicle", "problem.vehicle");
+    }
+    if (typeName.isEmpty()) {
+      problems.add("typeName", "problem.type-name");
+    }
+  }
+}

@@ -1,0 +1,257 @@
+package gotera.web.fill;
+
+import gotera.coolant.FreezingPoint;
+import gotera.coolant.FreezingPoint.Glycol;
+import gotera.refill.FillAccount;
+import gotera.refill.FillAccount.Moment;
+import gotera.refill.Mix;
+import gotera.web.finding.Finding;
+import gotera.web.job.JobPlace;
+import gotera.web.job.JobService;
+import gotera.web.job.JobView;
+import gotera.web.job.Step;
+import gotera.web.shell.Entry;
+import gotera.web.shell.FieldProblems;
+import gotera.web.shell.Figures;
+import gotera.web.shell.Pages;
+import gotera.web.shell.Words;
+import java.security.Principal;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.UUID;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+
+/** Fill up: the account of a system's coolant. */
+@Controller
+class FillController {
+  private static final double LITRE = 1000;
+  private static final double HUNDRED = 100;
+
+  private final FillService fills;
+  private final JobService jobs;
+  private final Words words;
+
+  FillController(FillService fills, JobService jobs, Words words) {
+    this.fills = fills;
+    this.jobs = jobs;
+    this.words = words;
+  }
+
+  /**
+   * Anything typed on the page.
+   *
+   * @param what kind of entry
+   * @param fillVolume how much
+   * @param poured strength of what went in, percent
+   * @param wanted strength wanted, percent
+   * @param with strength of what is poured in to restore, percent
+   * @param undrained what cannot be drained
+   * @param freezes what a refractometer reads, °C
+   * @param glycol its scale
+   */
+  record FillForm(
+      String what,
+      String fillVolume,
+      String poured,
+      String wanted,
+      String with,
+      String undrained,
+      String freezes,
+      String glycol) {
+    FillForm {
+      what = Entry.text(what, 20);
+      fillVolume = Entry.text(fillVolume, 40);
+      poured = Entry.text(poured, 20);
+      wanted = Entry.text(wanted, 20);
+      with = Entry.text(with, 20);
+      undrained = Entry.text(undrained, 40);
+      freezes = Entry.text(freezes, 20);
+      glycol = Entry.text(glycol, 20);
+    }
+  }
+
+  /** A line of the account. */
+  record Row(String when, String what, String volume, String strength, String lost, String id) {}
+
+  @GetMapping("/jobs/{id}/fill-up")
+  String page(@PathVariable UUID id, @ModelAttribute FillForm form, Figures figures, Model model) {
+    FieldProblems problems = new FieldProblems(words);
+    restore(id, form, problems, model);
+    return page(id, form, problems.sentences(), figures, model);
+  }
+
+  @PostMapping("/jobs/{id}/fill-up")
+  Object write(
+      @PathVariable UUID id,
+      @ModelAttribute FillForm form,
+      Figures figures,
+      Principal principal,
+      Model model) {
+    jobs.require(id);
+    FieldProblems problems = new FieldProblems(words);
+    Optional<FillEntryKind> kind = FillEntryKind.of(form.what());
+    OptionalDouble volume =
+        problems.millilitres("fillVolume", form.fillVolume(), LITRE, 1, 200_000);
+    OptionalDouble strength =
+        form.poured().isEmpty()
+            ? OptionalDouble.of(0)
+            : problems.number("poured", form.poured(), "%", 0, 100);
+    if (kind.isEmpty()) {
+      problems.add("what", "problem.fill-what");
+    }
+    if (!problems.none()) {
+      return Pages.unprocessable(page(id, form, problems.sentences(), figures, model), model);
+    }
+    fills.write(
+        id,
+        kind.orElseThrow(),
+        volume.getAsDouble(),
+        strength.getAsDouble() / HUNDRED,
+        principal.getName());
+    return "redirect:/jobs/" + id + "/fill-up";
+  }
+
+  @PostMapping("/jobs/{id}/fill-up/strength")
+  Object measure(
+      @PathVariable UUID id,
+      @ModelAttribute FillForm form,
+      Figures figures,
+      Principal principal,
+      Model model) {
+    jobs.require(id);
+    FieldProblems problems = new FieldProblems(words);
+    Glycol glycol = form.glycol().equals("propylene") ? Glycol.PROPYLENE : Glycol.ETHYLENE;
+    OptionalDouble celsius = problems.number("freezes", form.freezes(), "°C", glycol.lowest(), 0);
+    if (!problems.none()) {
+      return Pages.unprocessable(page(id, form, problems.sentences(), figures, model), model);
+    }
+    double strength = FreezingPoint.strength(glycol, celsius.getAsDouble());
+    fills.measured(id, celsius.getAsDouble(), strength, principal.getName());
+    return "redirect:/jobs/" + id + "/fill-up";
+  }
+
+  @PostMapping("/jobs/{id}/fill-up/{entryId}/withdraw")
+  String withdraw(@PathVariable UUID id, @PathVariable UUID entryId, Principal principal) {
+    jobs.require(id);
+    fills.withdraw(id, entryId, principal.getName());
+    return "redirect:/jobs/" + id + "/fill-up";
+  }
+
+  /** What to drain and pour in, where a strength is asked for. */
+  private void restore(UUID id, FillForm form, FieldProblems problems, Model model) {
+    Optional<FillAccount> account = fills.account(id);
+    if (form.wanted().isEmpty() || account.isEmpty()) {
+      return;
+    }
+    OptionalDouble wanted = problems.number("wanted", form.wanted(), "%", 1, 60);
+    OptionalDouble with =
+        form.with().isEmpty()
+            ? OptionalDouble.of(HUNDRED)
+            : problems.number("with", form.with(), "%", 1, 100);
+    OptionalDouble rest =
+        form.undrained().isEmpty()
+            ? OptionalDouble.of(0)
+            : problems.millilitres("undrained", form.undrained(), LITRE, 0, account.get().full());
+    if (!problems.none()) {
+      return;
+    }
+    Moment now = account.get().now();
+    double full = account.get().full();
+    double target = wanted.getAsDouble() / HUNDRED;
+    // what is missing is filled up first, with the same
+    Mix.Restore restore =
+        Mix.restore(full, now.strength(), target, with.getAsDouble() / HUNDRED, rest.getAsDouble());
+    model.addAttribute(
+        "restore",
+        restore.drain().isPresent()
+            ? restore.drain().get() > 0
+                ? words.say(
+                    "fill.restore",
+                    Figures.volume(restore.drain().get()),
+                    Figures.plain(with.getAsDouble()),
+                    Figures.plain(wanted.getAsDouble()))
+                : words.say("fill.strong-enough", Figures.fixed(now.strength() * HUNDRED, 0))
+            : words.say("fill.cannot", Figures.fixed(Math.floor(restore.highest() * HUNDRED), 0)));
+    Mix.fullDrain(full, rest.getAsDouble(), now.strength(), target)
+        .ifPresent(
+            f ->
+                model.addAttribute(
+                    "fullDrain",
+                    words.say(
+                        "fill.full-drain",
+                        Figures.volume(f.concentrate()),
+                        Figures.volume(f.water()))));
+  }
+
+  private String page(
+      UUID id, FillForm form, Map<String, String> problems, Figures figures, Model model) {
+    JobView job = jobs.require(id);
+    model.addAttribute("place", new JobPlace(id, Step.FILL_UP, figures));
+    model.addAttribute("form", form);
+    model.addAttribute("problems", problems);
+    model.addAttribute(
+        "kinds", Arrays.stream(FillEntryKind.values()).map(FillEntryKind::word).toList());
+    model.addAttribute("known", job.liquidMl().isPresent());
+    List<Finding> entries = fills.entries(id);
+    Optional<FillAccount> account = fills.account(id);
+    model.addAttribute("rows", rows(entries, account));
+    fills
+        .lastMeasured(id)
+        .ifPresent(
+            m ->
+                model.addAttribute(
+                    "measured",
+                    words.say(
+                        "fill.measured",
+                        Figures.plain(m.amount().orElse(0)),
+                        Figures.fixed(m.second().orElse(0) * HUNDRED, 0),
+                        Figures.moment(m.at()))));
+    account.ifPresent(a -> summary(a, job, model));
+    return "fill/fill-up";
+  }
+
+  private void summary(FillAccount account, JobView job, Model model) {
+    Moment now = account.now();
+    double percent = now.strength() * HUNDRED;
+    model.addAttribute("volume", Figures.volume(now.volume()));
+    model.addAttribute("strength", Figures.fixed(percent, 0) + " %");
+    model.addAttribute("lost", Figures.volume(now.lost()));
+    model.addAttribute("assumed", job.strength().isEmpty());
+    model.addAttribute(
+        "freezing",
+        now.strength() <= FreezingPoint.HIGHEST
+            ? Figures.fixed(FreezingPoint.of(Glycol.ETHYLENE, now.strength()), 0) + " °C"
+            : words.say("fill.too-strong"));
+  }
+
+  private List<Row> rows(List<Finding> entries, Optional<FillAccount> account) {
+    List<Row> rows = new ArrayList<>();
+    for (int i = 0; i < entries.size(); i++) {
+      Finding f = entries.get(i);
+      int after = i + 1;
+      Optional<Moment> moment = account.map(a -> a.moments().get(after));
+      boolean in = FillEntryKind.of(f.saw()).map(FillEntryKind::in).orElse(false);
+      String what = words.say("fill.saw." + f.saw()) + " " + Figures.volume(f.amount().orElse(0));
+      rows.add(
+          new Row(
+              Figures.moment(f.at()),
+              in
+                  ? words.say("fill.of", what, Figures.fixed(f.second().orElse(0) * HUNDRED, 0))
+                  : what,
+              moment.map(m -> Figures.volume(m.volume())).orElse(""),
+              moment.map(m -> Figures.fixed(m.strength() * HUNDRED, 0) + " %").orElse(""),
+              moment.map(m -> Figures.volume(m.lost())).orElse(""),
+              f.id().toString()));
+    }
+    return rows;
+  }
+}

@@ -1,0 +1,49 @@
+package gotera.web.fill;
+
+import gotera.refill.FillAccount.Entry;
+import gotera.refill.FillAccount.Kind;
+import java.util.Arrays;
+import java.util.Locale;
+import java.util.Optional;
+
+/** What can be written into the account. */
+enum FillEntryKind {
+  /** To the brim, with water or a mix. */
+  BRIM(Kind.TO_THE_BRIM, true),
+  /** Poured in, not to the brim. */
+  IN(Kind.IN, true),
+  /** Drained. */
+  DRAINED(Kind.OUT, false),
+  /** Caught while it leaked. */
+  CAUGHT(Kind.OUT, false),
+  /** Spilled. */
+  SPILLED(Kind.OUT, false),
+  /** Let out under pressure, to measure. */
+  DRAWN(Kind.OUT, false),
+  /** Put back. */
+  PUT_BACK(Kind.IN, true);
+
+  private final Kind kind;
+  private final boolean in;
+
+  FillEntryKind(Kind kind, boolean in) {
+    this.kind = kind;
+    this.in = in;
+  }
+
+  boolean in() {
+    return in;
+  }
+
+  String word() {
+    return name().toLowerCase(Locale.ROOT).replace('_', '-');
+  }
+
+  static Optional<FillEntryKind> of(String word) {
+    return Arrays.stream(values()).filter(k -> k.word().equals(word)).findFirst();
+  }
+
+  Entry entry(double millilitres, double strength) {
+    return new Entry(kind, millilitres, in ? strength : 0);
+  }
+}

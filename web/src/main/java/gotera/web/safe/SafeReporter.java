@@ -1,0 +1,46 @@
+package gotera.web.safe;
+
+import gotera.timing.Wait.Kind;
+import gotera.web.job.Step;
+import gotera.web.job.StepReporter;
+import gotera.web.shell.Words;
+import gotera.web.timer.WaitService;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+
+/** Tells the rail whether the system may be opened. */
+@Component
+class SafeReporter implements StepReporter {
+  private final SafeService safe;
+  private final WaitService waits;
+  private final Words words;
+
+  SafeReporter(SafeService safe, WaitService waits, Words words) {
+    this.safe = safe;
+    this.waits = waits;
+    this.words = words;
+  }
+
+  @Override
+  public Step step() {
+    return Step.MAKE_SAFE;
+  }
+
+  @Override
+  public StepStatus status(UUID jobId) {
+    List<WaitService.Shown> cooling = waits.open(jobId, Kind.COOL_DOWN);
+    if (cooling.stream().anyMatch(w -> !w.ringing())) {
+      return new StepStatus(State.RUNNING, words.say("safe.cooling", cooling.get(0).at()));
+    }
+    SafeService.Known known = safe.known(jobId);
+    if (known.mayOpen()) {
+      return new StepStatus(State.DONE, words.say("safe.soft"));
+    }
+    return known.squeezed().isEmpty() && known.celsius().isEmpty()
+        ? known.highVoltage()
+            ? new StepStatus(State.AGAIN, words.say("safe.rail-high-voltage"))
+            : StepStatus.UNTOUCHED
+        : new StepStatus(State.AGAIN, words.say("safe.not-yet"));
+  }
+}

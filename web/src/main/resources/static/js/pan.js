@@ -1,0 +1,88 @@
+// The circuit can be made larger and moved: plus, minus and nought on the keyboard or the buttons, the
+// wheel with Control held, two fingers; moving is scrolling, so arrow keys and one finger work as always.
+const LEAST = 1;
+const MOST = 4;
+
+function zoom(region, to) {
+  const drawing = region.querySelector("svg");
+  const was = Number(region.dataset.zoom || 1);
+  const now = Math.min(MOST, Math.max(LEAST, to));
+  const middleX = (region.scrollLeft + region.clientWidth / 2) / was;
+  const middleY = (region.scrollTop + region.clientHeight / 2) / was;
+  region.dataset.zoom = String(now);
+  drawing.style.setProperty("width", `${100 * now}%`);
+  region.scrollLeft = middleX * now - region.clientWidth / 2;
+  region.scrollTop = middleY * now - region.clientHeight / 2;
+}
+
+function buttons(region) {
+  if (region.querySelector(".zoom")) {
+    return;
+  }
+  const bar = document.createElement("div");
+  bar.className = "zoom";
+  for (const [name, label, by] of [
+    ["+", "Larger", 1.4],
+    ["\u2212", "Smaller", 1 / 1.4],
+    ["0", "Whole", 0],
+  ]) {
+    const button = document.createElement("button");
+    button.type = "button";
+    button.className = "button";
+    button.textContent = name;
+    button.setAttribute("aria-label", label);
+    button.addEventListener("click", () => zoom(region, by === 0 ? 1 : Number(region.dataset.zoom || 1) * by));
+    bar.append(button);
+  }
+  region.prepend(bar);
+}
+
+export function startPan() {
+  const prepare = () => document.querySelectorAll("[data-pan]").forEach(buttons);
+  prepare();
+  document.addEventListener("htmx:load", prepare);
+  document.addEventListener("keydown", (event) => {
+    const region = event.target.closest("[data-pan]");
+    const by = { "+": 1.4, "-": 1 / 1.4 }[event.key];
+    if (region && (by || event.key === "0")) {
+      event.preventDefault();
+      zoom(region, by ? Number(region.dataset.zoom || 1) * by : 1);
+    }
+  });
+  document.addEventListener(
+    "wheel",
+    (event) => {
+      const region = event.ctrlKey && event.target.closest("[data-pan]");
+      if (region) {
+        event.preventDefault();
+        zoom(region, Number(region.dataset.zoom || 1) * (event.deltaY < 0 ? 1.2 : 1 / 1.2));
+      }
+    },
+    { passive: false },
+  );
+  const fingers = new Map();
+  let apart = 0;
+  const distance = () => {
+    const [a, b] = [...fingers.values()];
+    return Math.hypot(a.x - b.x, a.y - b.y);
+  };
+  document.addEventListener("pointerdown", (event) => {
+    if (event.pointerType === "touch" && event.target.closest("[data-pan]")) {
+      fingers.set(event.pointerId, { x: event.clientX, y: event.clientY });
+      apart = fingers.size === 2 ? distance() : 0;
+    }
+  });
+  document.addEventListener("pointermove", (event) => {
+    const region = event.target.closest("[data-pan]");
+    if (region && fingers.has(event.pointerId)) {
+      fingers.set(event.pointerId, { x: event.clientX, y: event.clientY });
+      if (fingers.size === 2 && apart > 0) {
+        zoom(region, Number(region.dataset.zoom || 1) * (distance() / apart));
+        apart = distance();
+      }
+    }
+  });
+  for (const end of ["pointerup", "pointercancel"]) {
+    document.addEventListener(end, (event) => fingers.delete(event.pointerId));
+  }
+}
