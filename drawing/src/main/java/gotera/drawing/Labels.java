@@ -26,9 +26,14 @@ final class Labels {
 
   private static final double DOT = 12;
   private static final double OVER_NAME = 1000;
-  private static final double OVER_HOSE = 3;
-  private static final double OVER_PART = 1;
-  private static final double SAMPLE = 12;
+  private static final double OVER_HOSE = 60;
+  private static final double OVER_PART = 0.1;
+  private static final double FURTHER = 0.5;
+
+  /** Half the width of a hose, and how far apart it is looked at (sheet units). */
+  private static final double HOSE = 10;
+
+  private static final double SAMPLE = 15;
 
   private final Circuit circuit;
   private final List<Box> names = new ArrayList<>();
@@ -40,6 +45,9 @@ final class Labels {
       for (int i = 1; i < line.points().size(); i++) {
         sample(line.points().get(i - 1), line.points().get(i));
       }
+    }
+    if (circuit.hasCabin()) {
+      sample(new Point(Circuit.FIREWALL, 0), new Point(Circuit.FIREWALL, Circuit.HEIGHT));
     }
   }
 
@@ -55,6 +63,13 @@ final class Labels {
     static Box around(String text, double middleX, double middleY) {
       double width = text.length() * LETTER + 4;
       return new Box(middleX - width / 2, middleY - HEIGHT / 2, width, HEIGHT);
+    }
+
+    boolean touches(Point p, double within) {
+      return p.x() > x - within
+          && p.x() < x + width + within
+          && p.y() > y - within
+          && p.y() < y + height + within;
     }
 
     double common(double ox, double oy, double ow, double oh) {
@@ -152,9 +167,10 @@ final class Labels {
     double half = text.length() * LETTER / 2 + 8;
     Point best = near.get(0);
     double least = Double.MAX_VALUE;
-    for (int i = 0; i < near.size() && least > 0.5 * i; i++) {
+    for (int i = 0; i < near.size() && least > FURTHER * i; i++) {
       double x = Math.max(half, Math.min(Circuit.WIDTH - half, near.get(i).x()));
-      double cost = cost(Box.around(text, x, near.get(i).y()), own) + 0.5 * i;
+      double cost = FURTHER * i;
+      cost += cost(Box.around(text, x, near.get(i).y()), own, least - cost);
       if (cost < least) {
         least = cost;
         best = new Point(x, near.get(i).y());
@@ -165,22 +181,25 @@ final class Labels {
     return placed;
   }
 
-  private double cost(Box box, String own) {
+  /** What a place costs; gives up counting once it costs more than the best so far. */
+  private double cost(Box box, String own, double limit) {
     double off =
         box.width() * box.height() - box.common(4, 4, Circuit.WIDTH - 8, Circuit.HEIGHT - 8);
     double cost = OVER_NAME * off;
-    for (Box name : names) {
-      cost += OVER_NAME * box.common(name.x(), name.y(), name.width(), name.height());
-    }
     for (Joint joint : circuit.joints()) {
       cost += OVER_NAME * box.common(joint.at().x() - DOT, joint.at().y() - DOT, 2 * DOT, 2 * DOT);
     }
-    for (Point p : onHoses) {
-      cost += OVER_HOSE * (box.common(p.x() - 10, p.y() - 10, 20, 20) > 0 ? 20 : 0);
+    for (int i = 0; i < names.size() && cost <= limit; i++) {
+      Box name = names.get(i);
+      cost += OVER_NAME * box.common(name.x(), name.y(), name.width(), name.height());
     }
-    for (Part part : circuit.parts()) {
+    for (int i = 0; i < onHoses.size() && cost <= limit; i++) {
+      cost += box.touches(onHoses.get(i), HOSE) ? OVER_HOSE : 0;
+    }
+    for (int i = 0; i < circuit.parts().size() && cost <= limit; i++) {
+      Part part = circuit.parts().get(i);
       if (!part.code().equals(own)) {
-        cost += OVER_PART * 0.1 * box.common(part.x(), part.y(), part.width(), part.height());
+        cost += OVER_PART * box.common(part.x(), part.y(), part.width(), part.height());
       }
     }
     return cost;

@@ -16,9 +16,10 @@ function zoom(region, to) {
 }
 
 function buttons(region) {
-  if (region.querySelector(".zoom")) {
+  if (region.dataset.prepared) {
     return;
   }
+  region.dataset.prepared = "true";
   const bar = document.createElement("div");
   bar.className = "zoom";
   for (const [name, label, by] of [
@@ -31,10 +32,16 @@ function buttons(region) {
     button.className = "button";
     button.textContent = name;
     button.setAttribute("aria-label", label);
-    button.addEventListener("click", () => zoom(region, by === 0 ? 1 : Number(region.dataset.zoom || 1) * by));
+    button.addEventListener("click", () => zoom(document.getElementById(region.id), by === 0 ? 1 : Number(region.dataset.zoom || 1) * by));
     bar.append(button);
   }
-  region.prepend(bar);
+  const line = region.parentElement.querySelector(".chips-line");
+  if (line) {
+    line.querySelector(".zoom")?.remove();
+    line.append(bar);
+  } else {
+    region.before(bar);
+  }
 }
 
 export function startPan() {

@@ -14,6 +14,7 @@ final class Bench implements AutoCloseable {
   private final BrowserContext context;
   final Page page;
   private final String address;
+  private Hand hand = Hand.MOUSE;
 
   private Bench(
       Application.Running application, String address, String account, int width, int height) {
@@ -22,6 +23,56 @@ final class Bench implements AutoCloseable {
     this.address = address;
     page.navigate(address + "/sign-in");
     signIn(account, Application.PASSWORD);
+  }
+
+  /** How somebody works at the screen. */
+  enum Hand {
+    MOUSE,
+    TOUCH,
+    KEYBOARD
+  }
+
+  /** Works by touch or by keyboard from now on. */
+  Bench by(Hand other) {
+    hand = other;
+    return this;
+  }
+
+  /** Clicks, touches, or presses the key on something. */
+  void use(Locator what) {
+    switch (hand) {
+      case MOUSE -> what.click();
+      case TOUCH -> what.tap();
+      case KEYBOARD -> {
+        what.focus();
+        page.keyboard().press("Enter");
+      }
+    }
+  }
+
+  /** Uses something that leads to a new page. */
+  void follow(String selector) {
+    settled(() -> use(page.locator(selector).first()));
+  }
+
+  /** Chooses a radio button or check box by its value. */
+  void choose(String value) {
+    Locator input = page.locator("input[value='" + value + "']").first();
+    if (hand == Hand.KEYBOARD) {
+      input.focus();
+      page.keyboard().press("Space");
+    } else {
+      use(page.locator("label:has(input[value='" + value + "'])").first());
+    }
+  }
+
+  /** Opens what is folded away, by its summary. */
+  void unfold(String summary) {
+    Locator details =
+        page.locator("details").filter(new Locator.FilterOptions().setHasText(summary)).last();
+    if (details.getAttribute("open") == null) {
+      use(details.locator("summary").first());
+    }
   }
 
   /** Signs in where the page asks for it. */
@@ -57,7 +108,7 @@ final class Bench implements AutoCloseable {
 
   /** Clicks a button or link whose name begins so and waits for what it brings. */
   void click(String name) {
-    settled(() -> button(name).click());
+    settled(() -> use(button(name)));
   }
 
   /** Does something that makes a request and waits until the page stands again. */
@@ -78,16 +129,23 @@ final class Bench implements AutoCloseable {
   }
 
   void fill(String label, String text) {
-    page.getByLabel(label, new Page.GetByLabelOptions().setExact(true)).first().fill(text);
+    Locator field = page.getByLabel(label, new Page.GetByLabelOptions().setExact(true)).first();
+    if (hand == Hand.KEYBOARD) {
+      field.focus();
+      page.keyboard().press("Control+a");
+      page.keyboard().type(text);
+    } else {
+      field.fill(text);
+    }
   }
 
   void step(String name) {
     settled(
         () ->
-            page.locator(".rail a")
-                .filter(new Locator.FilterOptions().setHasText(name))
-                .first()
-                .click());
+            use(
+                page.locator(".rail a")
+                    .filter(new Locator.FilterOptions().setHasText(name))
+                    .first()));
   }
 
   /**
@@ -132,7 +190,10 @@ final class Bench implements AutoCloseable {
 
   /** Gives a curve as a file. */
   void curve(String csv) {
-    page.locator("summary").getByText("Curve from a file").click();
+    use(
+        page.locator("summary")
+            .filter(new Locator.FilterOptions().setHasText("Curve from a file"))
+            .first());
     giveFile("hold.csv", csv);
     click("Take it");
   }
@@ -140,13 +201,42 @@ final class Bench implements AutoCloseable {
   /** Types a draw and keeps it. */
   void draw(String kind, String millilitres, String before, String after) {
     if (page.locator("#draws[open]").count() == 0) {
-      page.locator("#draws summary").click();
+      use(page.locator("#draws summary"));
     }
     page.locator("#draws").getByText(kind).first().click();
     page.locator("#volume").fill(millilitres);
     page.locator("#before").fill(before);
     page.locator("#after").fill(after);
     click("Keep the draw");
+  }
+
+  /** Chooses a photograph. */
+  void photograph(byte[] jpeg) {
+    page.setInputFiles("#photo", new FilePayload("photo.jpg", "image/jpeg", jpeg));
+  }
+
+  /** Begins a job of a vehicle. */
+  void job(String vehicle, String complaint) {
+    open("/jobs/new");
+    fill("Vehicle", vehicle);
+    page.locator("#complaint").fill(complaint);
+    click("Begin the job");
+  }
+
+  /** Builds the circuit of the job's vehicle from a preset, with more features. */
+  void circuit(String type, String preset, String... extras) {
+    page.navigate(address + jobPath() + "/circuit");
+    follow("a[href$='preset=" + preset + "']");
+    fill("Name of the engine type", type);
+    for (String extra : extras) {
+      choose(extra);
+    }
+    click("Build the circuit");
+  }
+
+  /** Goes to a joint on the drawing. */
+  void joint(String code) {
+    follow("#joint-" + code.replace(".", "\\."));
   }
 
   void giveFile(String name, byte[] content) {

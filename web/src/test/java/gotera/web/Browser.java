@@ -30,10 +30,11 @@ final class Browser implements AutoCloseable {
                           "--disable-component-update",
                           "--disable-sync")));
 
-  /** A browser of one person, with a window of this size. */
+  /** A browser of one person, with a window of this size that can also be touched. */
   BrowserContext person(int width, int height) {
     BrowserContext context =
-        chromium.newContext(new NewContextOptions().setViewportSize(width, height));
+        chromium.newContext(
+            new NewContextOptions().setViewportSize(width, height).setHasTouch(true));
     context.setDefaultTimeout(15_000);
     return context;
   }

@@ -24,7 +24,8 @@ public class DripService {
     this.findings = findings;
   }
 
-  void write(UUID jobId, DripSpot spot, boolean running, String by) {
+  /** Writes down where it drips. */
+  public void write(UUID jobId, DripSpot spot, boolean running, String by) {
     findings.write(
         jobId, FindingService.New.of(CHECK, spot.word(), running ? RUNNING : "standing"), by);
   }

@@ -1,5 +1,7 @@
 package gotera.web.demo;
 
+import gotera.circuit.CircuitPresets;
+import gotera.circuit.DripSpot;
 import gotera.formats.HoldDescription;
 import gotera.formats.HoldDescription.Compliance;
 import gotera.formats.HoldDescription.DrawMember;
@@ -18,6 +20,8 @@ import gotera.web.account.AccountService;
 import gotera.web.account.Role;
 import gotera.web.cap.CapService;
 import gotera.web.circuit.CircuitService;
+import gotera.web.circuit.DripService;
+import gotera.web.circuit.EngineTypeService;
 import gotera.web.equipment.EquipmentService;
 import gotera.web.job.Intake;
 import gotera.web.job.JobService;
@@ -53,6 +57,8 @@ class DemoData {
   private final CircuitService circuits;
   private final RepairService repairs;
   private final EquipmentService equipment;
+  private final EngineTypeService types;
+  private final DripService drips;
 
   DemoData(
       DemoProperties properties,
@@ -62,8 +68,12 @@ class DemoData {
       PressureService tests,
       CircuitService circuits,
       RepairService repairs,
-      EquipmentService equipment) {
+      EquipmentService equipment,
+      EngineTypeService types,
+      DripService drips) {
     this.equipment = equipment;
+    this.types = types;
+    this.drips = drips;
     this.properties = properties;
     this.accounts = accounts;
     this.jobs = jobs;
@@ -118,6 +128,10 @@ class DemoData {
     tests.finish(test);
   }
 
+  private void circuit(UUID job, String type, String preset) {
+    types.build(job, type, CircuitPresets.of(preset).orElseThrow().features(), 0, BY);
+  }
+
   private void slowSeep() {
     UUID job =
         job(
@@ -127,6 +141,7 @@ class DemoData {
             "after-drive",
             1100,
             8600);
+    circuit(job, "2.6 across", "inline-across-neck");
     cap(job, "17 psi", 17 * 6.894757);
     SystemUnderTest system = new SystemUnderTest(240, 8600, 0.31, 0.04, 100, 4.2e-4, 0.76);
     Bench bench = new Bench(system);
@@ -168,17 +183,19 @@ class DemoData {
         OptionalDouble.empty(),
         "Old white crust, dry today",
         BY);
+    drips.write(job, DripSpot.ENGINE_MOUNT, false, BY);
   }
 
   private void provenTight() {
     UUID job =
         job(
             "Corrie 12",
-            "Lending bus, in-line engine across",
+            "Lending bus, V engine across",
             "Steam at the front on the last climb, level down",
             "running",
             900,
             9200);
+    circuit(job, "3.4 V across", "v-across-outlet-over-gearbox");
     cap(job, "110 kPa", 110);
     SystemUnderTest system = new SystemUnderTest(150, 9200, 0.33, 0.03, 80, 4.2e-4, 0.76);
     Bench bench = new Bench(system);

@@ -224,7 +224,8 @@ class FillController {
     double percent = now.strength() * HUNDRED;
     model.addAttribute("volume", Figures.volume(now.volume()));
     model.addAttribute("strength", Figures.fixed(percent, 0) + " %");
-    model.addAttribute("lost", Figures.volume(now.lost()));
+    model.addAttribute(
+        "lost", now.lost() > 0 ? Figures.volume(now.lost()) : words.say("fill.nothing-lost"));
     model.addAttribute("assumed", job.strength().isEmpty());
     model.addAttribute(
         "freezing",

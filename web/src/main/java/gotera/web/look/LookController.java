@@ -89,7 +89,7 @@ class LookController {
       @RequestParam(defaultValue = "") String look,
       Principal principal) {
     jobs.require(id);
-    String[] parts = look.split("\\|", -1);
+    String[] parts = look.split(":", -1);
     if (parts.length != 2
         || circuits.circuit(id).joint(parts[0]).isEmpty()
         || !SEEN.contains(parts[1])) {
