@@ -63,25 +63,28 @@ public record Diagnosis(Posterior posterior, List<Suspect> suspects, List<Check.
    * @param signs signs that are there
    * @param rate what a cold hold measured
    * @param others findings of other checks, as likelihoods
+   * @param cutOff places that were not under pressure: behind a valve that was shut
    */
   public record Found(
       Set<String> explained,
       List<Look> looks,
       List<SignFacts> signs,
       Optional<Rate> rate,
-      List<Finding> others) {
+      List<Finding> others,
+      Set<String> cutOff) {
     /** Keeps its own copies. */
     public Found {
       explained = Set.copyOf(explained);
       looks = List.copyOf(looks);
       signs = List.copyOf(signs);
       others = List.copyOf(others);
+      cutOff = Set.copyOf(cutOff);
     }
 
-    /** Without findings of other checks. */
+    /** Without findings of other checks, everything under pressure. */
     public Found(
         Set<String> explained, List<Look> looks, List<SignFacts> signs, Optional<Rate> rate) {
-      this(explained, looks, signs, rate, List.of());
+      this(explained, looks, signs, rate, List.of(), Set.of());
     }
   }
 
@@ -122,7 +125,7 @@ public record Diagnosis(Posterior posterior, List<Suspect> suspects, List<Check.
     }
     for (Look look : found.looks()) {
       open.stream()
-          .filter(p -> p.place().equals(look.place()))
+          .filter(p -> p.place().equals(look.place()) && exercised(look, found))
           .forEach(
               p ->
                   findings.add(
@@ -138,7 +141,8 @@ public record Diagnosis(Posterior posterior, List<Suspect> suspects, List<Check.
         .ifPresent(
             r ->
                 findings.add(
-                    new Finding.MeasuredRate("pressure-test", r.left(), r.u(), acting(open))));
+                    new Finding.MeasuredRate(
+                        "pressure-test", r.left(), r.u(), acting(open, found))));
     findings.addAll(found.others());
     return findings;
   }
@@ -154,9 +158,16 @@ public record Diagnosis(Posterior posterior, List<Suspect> suspects, List<Check.
     return 1 - not;
   }
 
-  private static Set<String> acting(List<PlaceFacts> open) {
+  /** A look at a place without pressure, while the rest had it, says nothing about it. */
+  private static boolean exercised(Look look, Found found) {
+    return look.state() != PlaceFacts.State.PRESSED || !found.cutOff().contains(look.place());
+  }
+
+  private static Set<String> acting(List<PlaceFacts> open, Found found) {
     Set<String> acting = new HashSet<>();
-    open.stream().filter(p -> p.acts().cold()).forEach(p -> acting.add(p.place()));
+    open.stream()
+        .filter(p -> p.acts().cold() && !found.cutOff().contains(p.place()))
+        .forEach(p -> acting.add(p.place()));
     return acting;
   }
 
@@ -176,7 +187,7 @@ public record Diagnosis(Posterior posterior, List<Suspect> suspects, List<Check.
     }
     if (found.rate().isEmpty()) {
       java.util.Map<String, Double> causes = new java.util.HashMap<>();
-      acting(open).forEach(p -> causes.put(p, TEST_FINDS));
+      acting(open, found).forEach(p -> causes.put(p, TEST_FINDS));
       checks.add(
           new Check(
               "pressure-test",

@@ -53,6 +53,29 @@ class DiagnosisTests {
   }
 
   @Test
+  void whatWasBehindAShutValveIsNeitherClearedNorBlamed() {
+    Found open =
+        new Found(Set.of(), List.of(dry("hose")), List.of(), Optional.of(new Rate(0.0, 0.02)));
+    Found shut =
+        new Found(
+            open.explained(), open.looks(), open.signs(), open.rate(), List.of(), Set.of("hose"));
+    double cleared = Diagnosis.of(PLACES, open).posterior().marginal("hose");
+    double untouched = Diagnosis.of(PLACES, shut).posterior().marginal("hose");
+    assertThat(cleared).isLessThan(0.02);
+    assertThat(untouched).isCloseTo(0.1, org.assertj.core.api.Assertions.within(0.02));
+  }
+
+  @Test
+  void findingsOfOtherChecksAreWeighedWithTheRest() {
+    Finding glow = new Finding.AtPlace("glow:radiator", "radiator", true, 0.85, 0.03);
+    Found found =
+        new Found(Set.of(), List.of(), List.of(), Optional.empty(), List.of(glow), Set.of());
+    Diagnosis.Suspect first = Diagnosis.of(PLACES, found).suspects().get(0);
+    assertThat(first.place()).isEqualTo("radiator");
+    assertThat(first.reasons()).extracting(Posterior.Reason::finding).contains("glow:radiator");
+  }
+
+  @Test
   void withoutATestMeasuringIsAmongTheChecks() {
     Diagnosis diagnosis = of(Set.of(), List.of(), Optional.empty());
     assertThat(diagnosis.next())

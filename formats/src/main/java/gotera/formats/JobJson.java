@@ -1,7 +1,10 @@
 package gotera.formats;
 
+import gotera.circuit.Circuit;
 import gotera.circuit.CircuitBuilder;
 import gotera.circuit.CircuitPresets;
+import gotera.circuit.DripSpot;
+import gotera.circuit.DripTrace;
 import gotera.circuit.Features;
 import gotera.circuit.Features.Drive;
 import gotera.circuit.Features.Engine;
@@ -11,9 +14,11 @@ import gotera.circuit.Features.Lie;
 import gotera.evidence.Diagnosis;
 import gotera.evidence.Diagnosis.Look;
 import gotera.evidence.Diagnosis.Rate;
+import gotera.evidence.Finding;
 import gotera.evidence.PlaceFacts;
 import gotera.evidence.PlaceFacts.State;
 import gotera.evidence.SignFacts;
+import gotera.look.DripFinding;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.EnumSet;
@@ -28,7 +33,8 @@ import java.util.Set;
  */
 public final class JobJson {
   private static final String FORMAT = "gotera-job/1";
-  private static final List<String> CHECKS = List.of("look", "pressure-test", "combustion-gas");
+  private static final List<String> CHECKS =
+      List.of("look", "pressure-test", "combustion-gas", "drip", "dye");
   private static final List<String> STATES =
       List.of("cold-pressure", "cold", "parked", "warm", "running");
 
@@ -49,10 +55,12 @@ public final class JobJson {
     Optional<Features> features = vehicle(m.object("vehicle"));
     List<String> flags = new ArrayList<>();
     List<SignFacts> signs = complaint(m.object("complaint"), flags);
+    Circuit circuit = CircuitBuilder.of(features.orElse(CircuitPresets.USUAL));
     List<Look> looks = new ArrayList<>();
+    List<Finding> others = new ArrayList<>();
     Optional<Rate> rate = Optional.empty();
     for (JsonMembers f : m.elements("findings")) {
-      Optional<Rate> measured = finding(f, looks, flags);
+      Optional<Rate> measured = finding(f, circuit, looks, others, flags);
       // the newest test counts
       rate = measured.isPresent() ? measured : rate;
     }
@@ -64,7 +72,9 @@ public final class JobJson {
         Vocabulary.published().places(CircuitBuilder.of(features.orElse(CircuitPresets.USUAL)));
     return new ReadOutcome.Accepted<>(
         new JobFindings(
-            places, new Diagnosis.Found(Set.of(), looks, signs, rate), List.copyOf(flags)));
+            places,
+            new Diagnosis.Found(Set.of(), looks, signs, rate, others, Set.of()),
+            List.copyOf(flags)));
   }
 
   /** What the circuit is built from; the usual where the file says nothing. */
@@ -143,12 +153,15 @@ public final class JobJson {
     return signs;
   }
 
-  private static Optional<Rate> finding(JsonMembers f, List<Look> looks, List<String> flags) {
+  private static Optional<Rate> finding(
+      JsonMembers f, Circuit circuit, List<Look> looks, List<Finding> others, List<String> flags) {
     String check = f.word("check", CHECKS).orElse("");
     Optional<String> state = f.word("state", STATES);
     Optional<Rate> rate = Optional.empty();
     switch (check) {
-      case "look" -> look(f, state).ifPresent(looks::add);
+      case "look" -> look(f, state, looks, others);
+      case "drip" -> drip(f, circuit, state.filter("running"::equals).isPresent(), others);
+      case "dye" -> dye(f, others);
       case "pressure-test" -> {
         OptionalDouble q = f.required("rate_ml_per_min", -1000, 100_000);
         OptionalDouble u = f.required("u", 1e-6, 100_000);
@@ -167,17 +180,12 @@ public final class JobJson {
     return rate;
   }
 
-  private static Optional<Look> look(JsonMembers f, Optional<String> state) {
-    Optional<String> saw = f.word("saw", List.of("dry", "wet", "stained", "not-looked"));
-    Optional<String> at = f.text("at");
-    List<String> known = Vocabulary.published().places().stream().map(PlaceFacts::place).toList();
+  private static void look(
+      JsonMembers f, Optional<String> state, List<Look> looks, List<Finding> others) {
+    String saw = f.word("saw", List.of("dry", "wet", "stained", "not-looked")).orElse("not-looked");
+    Optional<String> at = place(f);
     if (at.isEmpty()) {
-      f.refuse("at", "nothing", "a place");
-      return Optional.empty();
-    }
-    if (!known.contains(at.get())) {
-      f.refuse("at", at.get(), "a place, nearest: " + Nearest.to(at.get(), known));
-      return Optional.empty();
+      return;
     }
     State seen =
         switch (state.orElse("parked")) {
@@ -185,8 +193,45 @@ public final class JobJson {
           case "warm", "running" -> State.RUNNING;
           default -> State.PARKED;
         };
-    return saw.filter(s -> s.equals("dry") || s.equals("wet"))
-        .map(s -> new Look(at.get(), seen, s.equals("wet")));
+    switch (saw) {
+      case "dry", "wet" -> looks.add(new Look(at.get(), seen, saw.equals("wet")));
+      case "stained" ->
+          others.add(Vocabulary.published().check("stain").at("stain", at.get(), true));
+      default -> {}
+    }
+  }
+
+  private static Optional<String> place(JsonMembers f) {
+    return known(f, Vocabulary.published().places().stream().map(PlaceFacts::place).toList());
+  }
+
+  /** What {@code at} names, among what is known. */
+  private static Optional<String> known(JsonMembers f, List<String> known) {
+    Optional<String> at = f.text("at");
+    if (at.isEmpty()) {
+      f.refuse("at", "nothing", "a place");
+    } else if (!known.contains(at.get())) {
+      f.refuse("at", at.get(), "a place, nearest: " + Nearest.to(at.get(), known));
+      return Optional.empty();
+    }
+    return at;
+  }
+
+  private static void drip(JsonMembers f, Circuit circuit, boolean running, List<Finding> others) {
+    known(f, Vocabulary.published().words("spot"))
+        .flatMap(DripSpot::of)
+        .ifPresent(s -> others.add(DripFinding.of(DripTrace.of(circuit, s, running))));
+  }
+
+  /** Old glow that has not grown says nothing. */
+  private static void dye(JsonMembers f, List<Finding> others) {
+    Optional<String> saw = f.word("saw", List.of("new-glow", "grown", "unchanged", "dark"));
+    Optional<String> at = place(f);
+    if (saw.isPresent() && at.isPresent() && !saw.get().equals("unchanged")) {
+      boolean glows = !saw.get().equals("dark");
+      others.add(
+          Vocabulary.published().check("dye").at(glows ? "glow" : "no-glow", at.get(), glows));
+    }
   }
 
   /** A gas check whose conditions failed says nothing, whatever the colour. */

@@ -1,6 +1,7 @@
 package gotera.formats;
 
 import gotera.circuit.Circuit;
+import gotera.evidence.CheckFacts;
 import gotera.evidence.PlaceFacts;
 import gotera.evidence.SignFacts;
 import java.io.IOException;
@@ -19,14 +20,19 @@ import org.apache.commons.csv.CSVRecord;
 
 /**
  * The published vocabulary: names of places and signs with what they tell, each with its status.
- * The numbers are in {@code places.csv} and {@code signs.csv} beside this class.
+ * The numbers are in {@code places.csv}, {@code signs.csv} and {@code checks.csv}; words without
+ * numbers in {@code words.csv}, beside this class.
  *
  * @param places the places
  * @param signs the signs
+ * @param checks the checks whose numbers are the same at every place
  * @param entries every name with its synonyms and status, for printing
  */
 public record Vocabulary(
-    List<PlaceFacts> places, List<SignFacts> signs, List<VocabularyEntry> entries) {
+    List<PlaceFacts> places,
+    List<SignFacts> signs,
+    List<CheckFacts> checks,
+    List<VocabularyEntry> entries) {
   private static final CSVFormat FORMAT =
       CSVFormat.Builder.create()
           .setDelimiter(';')
@@ -45,7 +51,7 @@ public record Vocabulary(
   /**
    * A name.
    *
-   * @param kind place or sign
+   * @param kind place, sign, check, state, observation, spot or feature
    * @param name the name
    * @param synonyms other words that find it
    * @param status where its numbers come from
@@ -77,6 +83,16 @@ public record Vocabulary(
     return places.stream().filter(p -> p.place().equals(name)).findFirst();
   }
 
+  /** A check by its name; one that is none is a mistake in the code. */
+  public CheckFacts check(String name) {
+    return checks.stream().filter(c -> c.check().equals(name)).findFirst().orElseThrow();
+  }
+
+  /** The words of a kind. */
+  public List<String> words(String kind) {
+    return entries.stream().filter(e -> e.kind().equals(kind)).map(VocabularyEntry::name).toList();
+  }
+
   /** A sign by its name. */
   public Optional<SignFacts> sign(String name) {
     return signs.stream().filter(s -> s.sign().equals(name)).findFirst();
@@ -105,7 +121,18 @@ public record Vocabulary(
           new SignFacts(r.get("sign"), causes(r.get("causes"), places), number(r, "false_alarm")));
       entries.add(entry("sign", r.get("sign"), r));
     }
-    return new Vocabulary(List.copyOf(places), List.copyOf(signs), List.copyOf(entries));
+    List<CheckFacts> checks = new ArrayList<>();
+    for (CSVRecord r : records("checks.csv")) {
+      if (!r.get("sees").isEmpty()) {
+        checks.add(new CheckFacts(r.get("check"), number(r, "sees"), number(r, "false_alarm")));
+      }
+      entries.add(entry("check", r.get("check"), r));
+    }
+    for (CSVRecord r : records("words.csv")) {
+      entries.add(entry(r.get("kind"), r.get("word"), r));
+    }
+    return new Vocabulary(
+        List.copyOf(places), List.copyOf(signs), List.copyOf(checks), List.copyOf(entries));
   }
 
   /** Causes by name; {@code outside} and {@code any} stand for places not named themselves. */

@@ -6,6 +6,7 @@ import gotera.circuit.Circuit;
 import gotera.circuit.CircuitBuilder;
 import gotera.circuit.CircuitEdit;
 import gotera.circuit.CircuitPresets;
+import gotera.circuit.DripSpot;
 import gotera.circuit.Editing;
 import gotera.circuit.Fastening;
 import gotera.circuit.Features;
@@ -17,6 +18,7 @@ import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
 class VocabularyTests {
@@ -40,7 +42,7 @@ class VocabularyTests {
       assertThat(p.minutes()).as(p.place()).isPositive();
     }
     assertThat(vocabulary.entries())
-        .hasSize(vocabulary.places().size() + vocabulary.signs().size())
+        .hasSizeGreaterThan(vocabulary.places().size() + vocabulary.signs().size())
         .allSatisfy(e -> assertThat(e.status()).as(e.name()).isNotBlank());
   }
 
@@ -74,6 +76,17 @@ class VocabularyTests {
     assertThat(diagnosis.suspects())
         .extracting(Diagnosis.Suspect::place)
         .contains("upper-hose.housing-end");
+  }
+
+  @Test
+  void theWordsAreThoseOfTheCircuit() {
+    assertThat(vocabulary.words("spot"))
+        .containsExactlyElementsOf(Stream.of(DripSpot.values()).map(DripSpot::word).toList());
+    assertThat(vocabulary.words("feature"))
+        .containsExactlyElementsOf(
+            Stream.of(Features.Extra.values()).map(Features.Extra::word).toList());
+    assertThat(vocabulary.words("check")).contains("look", "drip", "dye", "combustion-gas");
+    assertThat(vocabulary.words("state")).contains("cold-pressure");
   }
 
   @Test

@@ -39,9 +39,11 @@ create table job_wait (
 alter table job add column signs varchar(400) not null default '';
 alter table job add column replaced_part varchar(80) not null default '';
 alter table job add column replaced_days double;
+alter table job add column other_complaints varchar(2000) not null default '';
 alter table job_history add column signs varchar(400);
 alter table job_history add column replaced_part varchar(80);
 alter table job_history add column replaced_days double;
+alter table job_history add column other_complaints varchar(2000);
 
 -- The cap on its tester, and where it is used.
 alter table cap add column opening_kpa double;

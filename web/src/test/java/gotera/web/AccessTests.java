@@ -41,6 +41,14 @@ class AccessTests {
             "/jobs/{id}",
             "/jobs/{id}/cap",
             "/jobs/{id}/changes",
+            "/jobs/{id}/circuit",
+            "/jobs/{id}/circuit.svg",
+            "/jobs/{id}/dye",
+            "/jobs/{id}/fill-up",
+            "/jobs/{id}/look-over",
+            "/jobs/{id}/make-safe",
+            "/jobs/{id}/waits",
+            "/waits",
             "/jobs/{id}/find",
             "/jobs/{id}/hand-over",
             "/jobs/{id}/history",
@@ -50,7 +58,7 @@ class AccessTests {
             "/jobs/{id}/re-test/print",
             "/jobs/{id}/repair",
             "/jobs/{id}/{step:pressure-test|re-test}/plan",
-            "/jobs/{id}/{step:make-safe|look-over|fill-up|inside|decide|refill}",
+            "/jobs/{id}/{step:inside|decide|refill}",
             "/jobs/{id}/{step:pressure-test|re-test}",
             "/phone",
             "/photos/{id}",
@@ -80,9 +88,29 @@ class AccessTests {
         List.of(
             "/test-now",
             "/jobs/{id}/cap",
+            "/jobs/{id}/cap/test",
+            "/jobs/{id}/circuit",
+            "/jobs/{id}/circuit/edits",
+            "/jobs/{id}/circuit/edits/{editId}/withdraw",
+            "/jobs/{id}/circuit/type",
+            "/jobs/{id}/drips",
+            "/jobs/{id}/drips/undo",
+            "/jobs/{id}/dye/dose",
+            "/jobs/{id}/dye/ran",
+            "/jobs/{id}/dye/scan",
+            "/jobs/{id}/dye/{what:before|round}",
+            "/jobs/{id}/fill-up",
+            "/jobs/{id}/fill-up/strength",
+            "/jobs/{id}/fill-up/{entryId}/withdraw",
             "/jobs/{id}/find",
+            "/jobs/{id}/heater-valve",
             "/jobs/{id}/level-watch",
+            "/jobs/{id}/look-over",
+            "/jobs/{id}/make-safe",
+            "/jobs/{id}/make-safe/temperature",
             "/jobs/{id}/repair",
+            "/jobs/{id}/waits",
+            "/waits/{waitId}/end",
             "/jobs/{id}/{step:pressure-test|re-test}",
             "/equipment/new",
             "/equipment/{id}",
@@ -243,11 +271,11 @@ class AccessTests {
     return pattern
         .replace("/jobs/{id}", begun.job())
         .replace("{testId}", begun.test())
-        .replace("{linkId}", UUID.randomUUID().toString())
+        .replaceAll("\\{(link|edit|entry|wait)Id}", UUID.randomUUID().toString())
         .replace("{id}", UUID.randomUUID().toString())
         .replace("{token}", "nothing")
         .replace("{form}", "readings")
-        .replaceAll("\\{step:([a-z-]+)[^}]*}", "$1");
+        .replaceAll("\\{(?:step|what):([a-z-]+)[^}]*}", "$1");
   }
 
   /** Method and pattern of all that our own controllers answer. */

@@ -22,6 +22,12 @@ class AccessibilityTests {
           "pressure-test",
           "find",
           "find?joint=radiator.core",
+          "find?dark=true&joint=radiator.core",
+          "circuit",
+          "circuit?preset=flat-along",
+          "dye",
+          "dye?dark=true&joint=radiator.core",
+          "waits",
           "inside",
           "decide",
           "repair",
@@ -46,6 +52,7 @@ class AccessibilityTests {
                   "/account",
                   "/accounts",
                   "/phone",
+                  "/waits",
                   "/equipment",
                   "/equipment/new?kind=tester"));
       String job =

@@ -16,23 +16,24 @@ final class Pictures {
   private static final List<String> MAIN_VIEWS =
       List.of(
           "front=/",
+          "intake=2:intake",
+          "make-safe=2:make-safe",
+          "look-over=2:look-over",
+          "fill-up=2:fill-up",
+          "cap=2:cap",
           "pressure-test=2:pressure-test",
           "pressure-test-phone=2:pressure-test@phone",
           "find=2:find?joint=lower-hose.radiator-end",
           "find-phone=2:find?joint=lower-hose.radiator-end@phone",
+          "circuit=3:circuit",
+          "dye-dark-bay=4:dye?dark=true&joint=pump.block-gasket",
           "gross=1:pressure-test",
           "re-test=3:re-test",
           "re-test-print=3:re-test/print",
-          "intake=2:intake",
-          "cap=2:cap",
-          "repair=3:repair",
-          "set-up=2:pressure-test?again=true",
-          "hand-over=3:hand-over",
-          "history=2:history",
-          "accounts=/accounts",
           "plan=2:pressure-test/plan",
-          "equipment=/equipment",
-          "level-watch=3:level-watch");
+          "level-watch=3:level-watch",
+          "hand-over=3:hand-over",
+          "equipment=/equipment");
 
   private Pictures() {}
 

@@ -6,6 +6,7 @@ import gotera.web.job.JobService;
 import gotera.web.photo.PhotoService;
 import gotera.web.photo.Photograph;
 import gotera.web.shell.Identifiers;
+import gotera.web.shell.RequestMemo;
 import gotera.web.shell.Write;
 import java.time.Clock;
 import java.util.LinkedHashMap;
@@ -27,6 +28,7 @@ public class CircuitService {
   private final PhotoService photos;
   private final JobService jobs;
   private final JobChanges changes;
+  private final RequestMemo memo;
   private final Identifiers identifiers;
   private final Clock clock;
 
@@ -36,6 +38,7 @@ public class CircuitService {
       PhotoService photos,
       JobService jobs,
       JobChanges changes,
+      RequestMemo memo,
       Identifiers identifiers,
       Clock clock) {
     this.sites = sites;
@@ -43,6 +46,7 @@ public class CircuitService {
     this.photos = photos;
     this.jobs = jobs;
     this.changes = changes;
+    this.memo = memo;
     this.identifiers = identifiers;
     this.clock = clock;
   }
@@ -53,20 +57,21 @@ public class CircuitService {
   }
 
   /** What was last seen at each joint that was looked at, in the order of the circuit. */
-  @Transactional(readOnly = true)
   public List<LeakSite> sites(UUID jobId) {
     Map<String, LeakSite> latest = new LinkedHashMap<>();
     circuit(jobId).joints().forEach(j -> latest.put(j.code(), null));
-    sites.findByJobIdOrderByWrittenAtAscIdAsc(jobId).forEach(s -> latest.put(s.joint, site(s)));
+    looks(jobId).forEach(s -> latest.put(s.joint(), s));
     return latest.values().stream().filter(Objects::nonNull).toList();
   }
 
   /** Everything that was seen at the joints, in order of time. */
-  @Transactional(readOnly = true)
   public List<LeakSite> looks(UUID jobId) {
-    return sites.findByJobIdOrderByWrittenAtAscIdAsc(jobId).stream()
-        .map(CircuitService::site)
-        .toList();
+    return memo.of(
+        List.of("looks", jobId),
+        () ->
+            sites.findByJobIdOrderByWrittenAtAscIdAsc(jobId).stream()
+                .map(CircuitService::site)
+                .toList());
   }
 
   /** Photographs of a joint on vehicles of the same engine type, the newest first. */

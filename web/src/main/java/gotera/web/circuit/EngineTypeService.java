@@ -10,6 +10,7 @@ import gotera.web.job.JobChanges;
 import gotera.web.job.JobService;
 import gotera.web.shell.Identifiers;
 import gotera.web.shell.NotFound;
+import gotera.web.shell.RequestMemo;
 import gotera.web.shell.Write;
 import java.time.Clock;
 import java.util.List;
@@ -28,6 +29,7 @@ public class EngineTypeService {
   private final CircuitEditRecords edits;
   private final JobService jobs;
   private final JobChanges changes;
+  private final RequestMemo memo;
   private final Identifiers identifiers;
   private final Clock clock;
 
@@ -37,6 +39,7 @@ public class EngineTypeService {
       CircuitEditRecords edits,
       JobService jobs,
       JobChanges changes,
+      RequestMemo memo,
       Identifiers identifiers,
       Clock clock) {
     this.types = types;
@@ -44,6 +47,7 @@ public class EngineTypeService {
     this.edits = edits;
     this.jobs = jobs;
     this.changes = changes;
+    this.memo = memo;
     this.identifiers = identifiers;
     this.clock = clock;
   }
@@ -97,9 +101,10 @@ public class EngineTypeService {
   }
 
   /** What the circuit of a job is built from; the usual preset until somebody says otherwise. */
-  @Transactional(readOnly = true)
   public Features features(UUID jobId) {
-    return record(jobId).map(t -> FeaturesText.read(t.features)).orElse(CircuitPresets.USUAL);
+    return memo.of(
+        List.of("features", jobId),
+        () -> record(jobId).map(t -> FeaturesText.read(t.features)).orElse(CircuitPresets.USUAL));
   }
 
   /** The circuit as the engine type has it. */
@@ -115,8 +120,11 @@ public class EngineTypeService {
   }
 
   /** The circuit as it is now on this vehicle. */
-  @Transactional(readOnly = true)
   public Circuit asNow(UUID jobId) {
+    return memo.of(List.of("circuit", jobId), () -> readNow(jobId));
+  }
+
+  private Circuit readNow(UUID jobId) {
     Circuit built = asBuilt(jobId);
     return jobs.require(jobId)
         .vehicleId()

@@ -1,5 +1,6 @@
 package gotera.web.circuit;
 
+import gotera.circuit.Branch;
 import gotera.circuit.Circuit;
 import gotera.circuit.Circuit.Joint;
 import gotera.circuit.DripSpot;
@@ -20,6 +21,7 @@ import java.io.IOException;
 import java.security.Principal;
 import java.time.Duration;
 import java.util.ArrayList;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -45,6 +47,7 @@ class FindController {
 
   private final CircuitService circuits;
   private final DripService drips;
+  private final ReachService reach;
   private final Drawings drawings;
   private final CircuitWords names;
   private final PhotoService photos;
@@ -54,6 +57,7 @@ class FindController {
   FindController(
       CircuitService circuits,
       DripService drips,
+      ReachService reach,
       Drawings drawings,
       CircuitWords names,
       PhotoService photos,
@@ -61,6 +65,7 @@ class FindController {
       Words words) {
     this.circuits = circuits;
     this.drips = drips;
+    this.reach = reach;
     this.drawings = drawings;
     this.names = names;
     this.photos = photos;
@@ -155,6 +160,16 @@ class FindController {
     return "redirect:/jobs/" + id + "/find";
   }
 
+  @PostMapping("/jobs/{id}/heater-valve")
+  String heaterValve(
+      @PathVariable UUID id,
+      @RequestParam(defaultValue = "false") boolean shut,
+      Principal principal) {
+    jobs.require(id);
+    reach.heaterValve(id, shut, principal.getName());
+    return "redirect:/jobs/" + id + "/find";
+  }
+
   private String page(
       UUID id,
       FindForm form,
@@ -168,7 +183,8 @@ class FindController {
     Optional<Joint> chosen = circuit.joint(form.joint());
     Optional<DripTrace> drip = drips.newest(id, circuit);
     String address = "/jobs/" + id + "/find?" + (dark ? "dark=true&" : "") + "joint=";
-    Wanted wanted = new Wanted(address, chosen.map(Joint::code), drip, Set.of(), Map.of(), dark);
+    Wanted wanted =
+        new Wanted(address, chosen.map(Joint::code), drip, still(id, circuit), Map.of(), dark);
     Listing listing = new Listing(id, circuit, seen, address, chosen.map(Joint::code), figures);
     long looked = seen.values().stream().filter(LeakSite::looked).count();
     model.addAttribute("place", new JobPlace(id, Step.FIND, figures));
@@ -181,10 +197,20 @@ class FindController {
     model.addAttribute(
         "joints", circuit.joints().stream().map(j -> listed(listing, j.code())).toList());
     model.addAttribute("looked", words.say("find.looked", looked, circuit.joints().size()));
+    model.addAttribute("valve", circuit.part("heater-valve").isPresent());
+    model.addAttribute("heaterShut", reach.heaterShut(id));
     model.addAttribute("spots", spots(circuit, drip));
     model.addAttribute("traced", drip.map(d -> traced(listing, d)).orElse(null));
     model.addAttribute("chosen", chosen.map(j -> chosen(listing, j)).orElse(null));
     return "circuit/find";
+  }
+
+  /** Branches that are not in the test. */
+  private Set<Branch> still(UUID id, Circuit circuit) {
+    Set<Branch> still = EnumSet.noneOf(Branch.class);
+    circuit.joints().stream().map(Joint::branch).forEach(still::add);
+    still.removeAll(reach.reach(id, circuit).branches());
+    return still;
   }
 
   /** What a list of joints needs. */

@@ -2,6 +2,8 @@ package gotera.web.demo;
 
 import gotera.circuit.CircuitPresets;
 import gotera.circuit.DripSpot;
+import gotera.circuit.Features;
+import gotera.circuit.Features.Extra;
 import gotera.formats.HoldDescription;
 import gotera.formats.HoldDescription.Compliance;
 import gotera.formats.HoldDescription.DrawMember;
@@ -22,9 +24,11 @@ import gotera.web.cap.CapService;
 import gotera.web.circuit.CircuitService;
 import gotera.web.circuit.DripService;
 import gotera.web.circuit.EngineTypeService;
+import gotera.web.dye.DyeService;
 import gotera.web.equipment.EquipmentService;
 import gotera.web.job.Intake;
 import gotera.web.job.JobService;
+import gotera.web.photo.Photograph;
 import gotera.web.pressure.Phase;
 import gotera.web.pressure.PressureService;
 import gotera.web.repair.RepairService;
@@ -40,13 +44,14 @@ import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.stereotype.Component;
 
 /**
- * The workshop of a mountain mobile-library service with three jobs: a fresh one with a gross leak,
- * one under way with a slow seep and two leak sites, one proven tight. Vehicles, figures and curves
- * are invented; the curves are simulated by the stand-in vehicle.
+ * The workshop of a mountain mobile-library service with four jobs: a fresh one with a gross leak,
+ * one under way with a slow seep and two leak sites, one proven tight, one found by dye. Vehicles,
+ * figures and curves are invented; the curves are simulated by the stand-in vehicle.
  */
 @Component
 class DemoData {
   private static final String BY = "bench";
+  private static final Optional<Photograph> NO_PHOTO = Optional.empty();
   private static final double STRENGTH = 0.5;
 
   private final DemoProperties properties;
@@ -59,6 +64,7 @@ class DemoData {
   private final EquipmentService equipment;
   private final EngineTypeService types;
   private final DripService drips;
+  private final DyeService dye;
 
   DemoData(
       DemoProperties properties,
@@ -70,10 +76,12 @@ class DemoData {
       RepairService repairs,
       EquipmentService equipment,
       EngineTypeService types,
-      DripService drips) {
+      DripService drips,
+      DyeService dye) {
     this.equipment = equipment;
     this.types = types;
     this.drips = drips;
+    this.dye = dye;
     this.properties = properties;
     this.accounts = accounts;
     this.jobs = jobs;
@@ -100,6 +108,7 @@ class DemoData {
               UsernamePasswordAuthenticationToken.authenticated(BY, null, List.of()));
       try {
         DemoEquipment.put(equipment, BY);
+        glows();
         provenTight();
         slowSeep();
         gross();
@@ -235,6 +244,42 @@ class DemoData {
     tests.finish(after);
   }
 
+  private void glows() {
+    UUID job =
+        job(
+            "Skarn set 2",
+            "Generator set, in-line diesel along",
+            "Needs topping up after every long run, nothing on the ground",
+            "never-seen",
+            650,
+            5200);
+    types.build(
+        job,
+        "2.1 generator set",
+        Features.of(
+            Features.Drive.DIESEL,
+            Features.Fill.NECK,
+            Features.Engine.INLINE,
+            Features.Lie.ALONG,
+            Extra.NO_HEATER,
+            Extra.BYPASS_HOSE,
+            Extra.PUMP_HIDDEN_GASKET,
+            Extra.OIL_COOLER),
+        0,
+        BY);
+    dye.scanned(job, "radiator.drain-tap", true, OptionalDouble.of(9), "Old, dry", NO_PHOTO, BY);
+    dye.scannedBefore(job, BY);
+    dye.dosed(job, "matched", OptionalDouble.of(22), BY);
+    dye.ran(job, 16, true, false, BY);
+    dye.round(job, BY);
+    dye.scanned(job, "radiator.drain-tap", true, OptionalDouble.of(9), "", NO_PHOTO, BY);
+    dye.scanned(
+        job, "pump.block-gasket", true, OptionalDouble.of(5), "Behind the pump", NO_PHOTO, BY);
+    for (String dark : List.of("pump.gasket", "radiator.core", "upper-hose.housing-end")) {
+      dye.scanned(job, dark, false, OptionalDouble.empty(), "", NO_PHOTO, BY);
+    }
+  }
+
   private UUID job(
       String vehicle,
       String description,
@@ -252,6 +297,7 @@ class DemoData {
             complaint,
             whereLost,
             List.of(),
+            "",
             "",
             OptionalDouble.empty(),
             OptionalDouble.of(lossMlPerWeek),

@@ -4,11 +4,11 @@ import gotera.circuit.Branch;
 import gotera.circuit.Circuit;
 import gotera.circuit.Circuit.Joint;
 import gotera.drawing.CircuitView;
+import gotera.dye.Dye;
+import gotera.dye.Glow;
 import gotera.web.circuit.CircuitService;
 import gotera.web.circuit.CircuitWords;
 import gotera.web.circuit.Drawings;
-import gotera.web.dye.DyeService.Glow;
-import gotera.web.dye.DyeService.Known;
 import gotera.web.job.JobPlace;
 import gotera.web.job.JobService;
 import gotera.web.job.Step;
@@ -210,7 +210,7 @@ class DyeController {
       Figures figures,
       Model model) {
     Circuit circuit = circuits.circuit(id);
-    Known known = dye.known(id, circuit);
+    Dye known = dye.known(id, circuit);
     Optional<Joint> chosen = circuit.joint(form.joint());
     String address = "/jobs/" + id + "/dye?" + (dark ? "dark=true&" : "") + "joint=";
     model.addAttribute("place", new JobPlace(id, Step.FIND, figures));
@@ -232,34 +232,21 @@ class DyeController {
   }
 
   private static Drawings.Wanted wanted(
-      Known known, Circuit circuit, Optional<Joint> chosen, String address, boolean dark) {
+      Dye known, Circuit circuit, Optional<Joint> chosen, String address, boolean dark) {
     Map<String, CircuitView.Glow> glow = new HashMap<>();
     known
         .glows()
         .forEach(
             (joint, g) ->
-                glow.put(
-                    joint,
-                    g == Glow.NEW || g == Glow.GROWN
-                        ? CircuitView.Glow.NEW
-                        : CircuitView.Glow.OLD));
+                glow.put(joint, g.counts() ? CircuitView.Glow.NEW : CircuitView.Glow.OLD));
     Set<Branch> still =
-        known.dosed().isPresent() ? unreached(known, circuit) : EnumSet.noneOf(Branch.class);
+        known.dosed().isPresent() ? known.unreached(circuit) : EnumSet.noneOf(Branch.class);
     return new Drawings.Wanted(
         address, chosen.map(Joint::code), Optional.empty(), still, glow, dark);
   }
 
-  private static Set<Branch> unreached(Known known, Circuit circuit) {
-    Set<Branch> still = EnumSet.noneOf(Branch.class);
-    circuit.joints().stream()
-        .map(Joint::branch)
-        .filter(b -> !known.reached().contains(b))
-        .forEach(still::add);
-    return still;
-  }
-
   /** What has been done and what it is worth, in sentences. */
-  private List<String> said(Circuit circuit, Known known) {
+  private List<String> said(Circuit circuit, Dye known) {
     List<String> said = new ArrayList<>();
     if (known.dosed().isEmpty()) {
       said.add(words.say(known.scannedBefore() ? "dye.said.before" : "dye.said.first"));
@@ -272,7 +259,7 @@ class DyeController {
       said.add(words.say("dye.said.not-run"));
       return said;
     }
-    Set<Branch> still = unreached(known, circuit);
+    Set<Branch> still = known.unreached(circuit);
     String where =
         still.stream()
             .map(b -> words.say("branch." + b.word()))
@@ -296,7 +283,7 @@ class DyeController {
     return said;
   }
 
-  private Scanned listed(Circuit circuit, Known known, Joint joint, String address, String chosen) {
+  private Scanned listed(Circuit circuit, Dye known, Joint joint, String address, String chosen) {
     Glow glow = known.glows().get(joint.code());
     String said =
         glow != null
@@ -309,7 +296,7 @@ class DyeController {
         names.joint(circuit, joint.code()),
         address + joint.code(),
         said,
-        glow == Glow.NEW || glow == Glow.GROWN ? "wet" : glow != null ? "stained" : "open",
+        glow != null && glow.counts() ? "wet" : glow != null ? "stained" : "open",
         joint.code().equals(chosen));
   }
 

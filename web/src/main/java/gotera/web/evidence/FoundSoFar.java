@@ -2,22 +2,25 @@ package gotera.web.evidence;
 
 import gotera.balance.LeakBalance;
 import gotera.circuit.Circuit;
-import gotera.circuit.DripTrace;
+import gotera.circuit.Circuit.Joint;
+import gotera.dye.Dye;
+import gotera.evidence.CheckFacts;
 import gotera.evidence.Diagnosis;
 import gotera.evidence.Finding;
 import gotera.evidence.PlaceFacts;
 import gotera.evidence.SignFacts;
 import gotera.formats.Vocabulary;
+import gotera.look.DripFinding;
 import gotera.pressure.PressureTestResult.Rate;
 import gotera.pressure.verdict.VerdictKind;
 import gotera.web.circuit.DripService;
 import gotera.web.circuit.LeakSite;
+import gotera.web.circuit.ReachService;
 import gotera.web.dye.DyeService;
 import gotera.web.job.JobService;
 import gotera.web.job.JobView;
 import gotera.web.pressure.PressureTestView;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -34,18 +37,8 @@ class FoundSoFar {
 
   private static final double GROSS_U = 0.3;
 
-  /** A stain is old as often as not (our judgement, untested). */
-  private static final double STAINED_WHERE_IT_LEAKS = 0.45;
-
-  private static final double STAINED_WHERE_IT_DOES_NOT = 0.12;
-
-  /** A drip from a place that has no name on the drawing (our judgement, untested). */
-  private static final double FROM_ELSEWHERE = 0.1;
-
-  /** What the lamp shows of a leak that dye has reached, and glow without one (our judgement). */
-  private static final double GLOWS = 0.85;
-
-  private static final double GLOWS_WITHOUT = 0.03;
+  private static final CheckFacts STAIN = Vocabulary.published().check("stain");
+  private static final CheckFacts DYE = Vocabulary.published().check("dye");
 
   private static final Map<String, String> SIGN_OF =
       Map.of(
@@ -57,12 +50,14 @@ class FoundSoFar {
   private final JobService jobs;
   private final DripService drips;
   private final DyeService dye;
+  private final ReachService reach;
   private final Vocabulary vocabulary = Vocabulary.published();
 
-  FoundSoFar(JobService jobs, DripService drips, DyeService dye) {
+  FoundSoFar(JobService jobs, DripService drips, DyeService dye, ReachService reach) {
     this.jobs = jobs;
     this.drips = drips;
     this.dye = dye;
+    this.reach = reach;
   }
 
   Diagnosis.Found of(
@@ -82,19 +77,13 @@ class FoundSoFar {
             .map(s -> new Diagnosis.Look(s.joint(), state(s, rated), s.wet()))
             .toList();
     List<Finding> others = new ArrayList<>();
-    looks.all().stream().filter(s -> s.saw().equals("stained")).forEach(s -> others.add(stain(s)));
-    drips.traces(jobId, circuit).forEach(t -> others.add(drip(t)));
-    dye.seen(jobId, circuit, looks.since())
-        .forEach(
-            (joint, glows) ->
-                others.add(
-                    new Finding.AtPlace(
-                        (glows ? "glow:" : "no-glow:") + joint,
-                        joint,
-                        glows,
-                        GLOWS,
-                        GLOWS_WITHOUT)));
-    return new Diagnosis.Found(explained, seen, signs(jobId), rate(test, balance), others);
+    looks.all().stream()
+        .filter(s -> s.saw().equals("stained"))
+        .forEach(s -> others.add(STAIN.at("stain", s.joint(), true)));
+    drips.traces(jobId, circuit).forEach(t -> others.add(DripFinding.of(t)));
+    others.addAll(lamp(jobId, circuit, looks));
+    return new Diagnosis.Found(
+        explained, seen, signs(jobId), rate(test, balance), others, reach.cutOff(jobId, circuit));
   }
 
   private List<SignFacts> signs(UUID jobId) {
@@ -104,19 +93,18 @@ class FoundSoFar {
     return told.stream().flatMap(s -> vocabulary.sign(s).stream()).toList();
   }
 
-  private static Finding stain(LeakSite site) {
-    return new Finding.AtPlace(
-        "stain:" + site.joint(),
-        site.joint(),
-        true,
-        STAINED_WHERE_IT_LEAKS,
-        STAINED_WHERE_IT_DOES_NOT);
-  }
-
-  private static Finding drip(DripTrace trace) {
-    Map<String, Double> causes = new HashMap<>(trace.feeds());
-    causes.put("elsewhere." + trace.spot().region(), FROM_ELSEWHERE);
-    return new Finding.InRegion("drip:" + trace.spot().word(), true, causes, DripTrace.FALSE_ALARM);
+  /** Dye of an earlier repair says nothing about this one. */
+  private List<Finding> lamp(UUID jobId, Circuit circuit, Looks looks) {
+    Dye known = dye.known(jobId, circuit);
+    List<Finding> findings = new ArrayList<>();
+    if (known.dosed().filter(d -> d.isAfter(looks.since())).isPresent()) {
+      for (Joint joint : circuit.joints()) {
+        known
+            .says(joint)
+            .ifPresent(g -> findings.add(DYE.at(g ? "glow" : "no-glow", joint.code(), g)));
+      }
+    }
+    return findings;
   }
 
   private static PlaceFacts.State state(LeakSite site, double rated) {

@@ -24,6 +24,7 @@ import gotera.web.pressure.VerdictWords;
 import gotera.web.repair.RepairNote;
 import gotera.web.repair.RepairService;
 import gotera.web.shell.Figures;
+import gotera.web.shell.RequestMemo;
 import gotera.web.shell.Words;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -49,6 +50,7 @@ class SoFarService implements JobPageContributor, JobHeadline, Suspicion {
   private final CircuitWords names;
   private final RepairService repairs;
   private final SuspectsService suspects;
+  private final RequestMemo memo;
   private final Words words;
 
   SoFarService(
@@ -59,6 +61,7 @@ class SoFarService implements JobPageContributor, JobHeadline, Suspicion {
       CircuitWords names,
       RepairService repairs,
       SuspectsService suspects,
+      RequestMemo memo,
       Words words) {
     this.jobs = jobs;
     this.tests = tests;
@@ -67,6 +70,7 @@ class SoFarService implements JobPageContributor, JobHeadline, Suspicion {
     this.names = names;
     this.repairs = repairs;
     this.suspects = suspects;
+    this.memo = memo;
     this.words = words;
   }
 
@@ -164,6 +168,10 @@ class SoFarService implements JobPageContributor, JobHeadline, Suspicion {
 
   @Override
   public Map<String, Double> suspected(UUID jobId) {
+    return memo.of(List.of("suspected", jobId), () -> suspectedNow(jobId));
+  }
+
+  private Map<String, Double> suspectedNow(UUID jobId) {
     Optional<PressureTestView> newest = newest(jobId);
     Looks looks = looks(jobId, newest);
     Optional<LeakBalance> balance = newest.flatMap(t -> balance(t, looks.wet(), caught(t)));

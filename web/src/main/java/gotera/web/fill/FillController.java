@@ -5,7 +5,6 @@ import gotera.coolant.FreezingPoint.Glycol;
 import gotera.refill.FillAccount;
 import gotera.refill.FillAccount.Moment;
 import gotera.refill.Mix;
-import gotera.web.finding.Finding;
 import gotera.web.job.JobPlace;
 import gotera.web.job.JobService;
 import gotera.web.job.JobView;
@@ -201,9 +200,8 @@ class FillController {
     model.addAttribute(
         "kinds", Arrays.stream(FillEntryKind.values()).map(FillEntryKind::word).toList());
     model.addAttribute("known", job.liquidMl().isPresent());
-    List<Finding> entries = fills.entries(id);
     Optional<FillAccount> account = fills.account(id);
-    model.addAttribute("rows", rows(entries, account));
+    model.addAttribute("rows", rows(fills.lines(id), account));
     fills
         .lastMeasured(id)
         .ifPresent(
@@ -234,24 +232,24 @@ class FillController {
             : words.say("fill.too-strong"));
   }
 
-  private List<Row> rows(List<Finding> entries, Optional<FillAccount> account) {
+  private List<Row> rows(List<FillService.Line> lines, Optional<FillAccount> account) {
     List<Row> rows = new ArrayList<>();
-    for (int i = 0; i < entries.size(); i++) {
-      Finding f = entries.get(i);
+    for (int i = 0; i < lines.size(); i++) {
+      FillService.Line line = lines.get(i);
       int after = i + 1;
       Optional<Moment> moment = account.map(a -> a.moments().get(after));
-      boolean in = FillEntryKind.of(f.saw()).map(FillEntryKind::in).orElse(false);
-      String what = words.say("fill.saw." + f.saw()) + " " + Figures.volume(f.amount().orElse(0));
+      String what =
+          words.say("fill.saw." + line.kind().word()) + " " + Figures.volume(line.millilitres());
       rows.add(
           new Row(
-              Figures.moment(f.at()),
-              in
-                  ? words.say("fill.of", what, Figures.fixed(f.second().orElse(0) * HUNDRED, 0))
+              Figures.moment(line.at()),
+              line.kind().in()
+                  ? words.say("fill.of", what, Figures.fixed(line.strength() * HUNDRED, 0))
                   : what,
               moment.map(m -> Figures.volume(m.volume())).orElse(""),
               moment.map(m -> Figures.fixed(m.strength() * HUNDRED, 0) + " %").orElse(""),
               moment.map(m -> Figures.volume(m.lost())).orElse(""),
-              f.id().toString()));
+              line.written().map(UUID::toString).orElse("")));
     }
     return rows;
   }

@@ -1,5 +1,6 @@
 package gotera.web.fill;
 
+import gotera.formats.HoldDescription.DrawMember;
 import gotera.refill.FillAccount;
 import gotera.web.finding.Finding;
 import gotera.web.finding.FindingService;
@@ -8,8 +9,13 @@ import gotera.web.job.JobService;
 import gotera.web.job.JobView;
 import gotera.web.job.Step;
 import gotera.web.job.StepReporter;
+import gotera.web.pressure.PressureService;
+import gotera.web.pressure.PressureTestView;
 import gotera.web.shell.Figures;
 import gotera.web.shell.Words;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -26,11 +32,13 @@ public class FillService implements StepReporter {
   private static final double USUAL_STRENGTH = 0.5;
 
   private final FindingService findings;
+  private final PressureService tests;
   private final JobService jobs;
   private final Words words;
 
-  FillService(FindingService findings, JobService jobs, Words words) {
+  FillService(FindingService findings, PressureService tests, JobService jobs, Words words) {
     this.findings = findings;
+    this.tests = tests;
     this.jobs = jobs;
     this.words = words;
   }
@@ -67,8 +75,54 @@ public class FillService implements StepReporter {
     findings.withdraw(jobId, entry, by);
   }
 
-  List<Finding> entries(UUID jobId) {
-    return findings.of(jobId, CHECK);
+  /**
+   * A line of the account.
+   *
+   * @param at when
+   * @param kind what happened
+   * @param millilitres how much (mL)
+   * @param strength strength of what went in
+   * @param written the finding, where somebody wrote it; draws of a test are taken back there
+   */
+  record Line(
+      Instant at,
+      FillEntryKind kind,
+      double millilitres,
+      double strength,
+      Optional<UUID> written) {}
+
+  /** Everything that went in and out in order of time: what was written, and draws of tests. */
+  List<Line> lines(UUID jobId) {
+    List<Line> lines = new ArrayList<>();
+    for (Finding f : findings.of(jobId, CHECK)) {
+      FillEntryKind.of(f.saw())
+          .ifPresent(
+              k ->
+                  lines.add(
+                      new Line(
+                          f.at(),
+                          k,
+                          f.amount().orElse(0),
+                          f.second().orElse(0),
+                          Optional.of(f.id()))));
+    }
+    for (PressureTestView test : tests.all(jobId)) {
+      Instant at = test.finishedAt().orElse(test.startedAt());
+      List<DrawMember> draws = new ArrayList<>(test.hold().compliance().draws());
+      test.hold().closingDraw().ifPresent(draws::add);
+      for (DrawMember draw : draws) {
+        boolean in = draw.ml() < 0;
+        lines.add(
+            new Line(
+                at,
+                in ? FillEntryKind.IN : FillEntryKind.DRAWN,
+                Math.abs(draw.ml()),
+                0,
+                Optional.empty()));
+      }
+    }
+    lines.sort(Comparator.comparing(Line::at));
+    return lines;
   }
 
   Optional<Finding> lastMeasured(UUID jobId) {
@@ -85,12 +139,8 @@ public class FillService implements StepReporter {
         FillAccount.of(
             job.liquidMl().getAsDouble(),
             job.strength().orElse(USUAL_STRENGTH),
-            entries(jobId).stream()
-                .map(
-                    f ->
-                        FillEntryKind.of(f.saw())
-                            .orElseThrow()
-                            .entry(f.amount().orElse(0), f.second().orElse(0)))
+            lines(jobId).stream()
+                .map(l -> l.kind().entry(l.millilitres(), l.strength()))
                 .toList()));
   }
 
@@ -101,15 +151,11 @@ public class FillService implements StepReporter {
 
   @Override
   public StepStatus status(UUID jobId) {
-    List<Finding> entries = entries(jobId);
-    if (entries.isEmpty()) {
+    List<Line> lines = lines(jobId);
+    if (lines.stream().noneMatch(l -> l.written().isPresent())) {
       return StepStatus.UNTOUCHED;
     }
-    double put =
-        entries.stream()
-            .filter(f -> FillEntryKind.of(f.saw()).map(FillEntryKind::in).orElse(false))
-            .mapToDouble(f -> f.amount().orElse(0))
-            .sum();
+    double put = lines.stream().filter(l -> l.kind().in()).mapToDouble(Line::millilitres).sum();
     return new StepStatus(State.DONE, words.say("fill.rail", Figures.volume(put)));
   }
 }

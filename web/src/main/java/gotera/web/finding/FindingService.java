@@ -5,6 +5,7 @@ import gotera.web.photo.PhotoService;
 import gotera.web.photo.Photograph;
 import gotera.web.shell.Identifiers;
 import gotera.web.shell.NotFound;
+import gotera.web.shell.RequestMemo;
 import gotera.web.shell.Write;
 import java.time.Clock;
 import java.util.List;
@@ -13,7 +14,6 @@ import java.util.OptionalDouble;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
-import org.springframework.transaction.annotation.Transactional;
 
 /** Writes findings down, and gives those of a check. */
 @Service
@@ -21,6 +21,7 @@ public class FindingService {
   private final FindingRecords records;
   private final PhotoService photos;
   private final JobChanges changes;
+  private final RequestMemo memo;
   private final Identifiers identifiers;
   private final Clock clock;
 
@@ -28,11 +29,13 @@ public class FindingService {
       FindingRecords records,
       PhotoService photos,
       JobChanges changes,
+      RequestMemo memo,
       Identifiers identifiers,
       Clock clock) {
     this.records = records;
     this.photos = photos;
     this.changes = changes;
+    this.memo = memo;
     this.identifiers = identifiers;
     this.clock = clock;
   }
@@ -99,12 +102,16 @@ public class FindingService {
   }
 
   /** The findings of a check that stand, in order of time. */
-  @Transactional(readOnly = true)
   public List<Finding> of(UUID jobId, String check) {
-    return records.findByJobIdOrderByWrittenAtAscIdAsc(jobId).stream()
-        .filter(r -> r.withdrawnAt == null && r.checkWord.equals(check))
-        .map(FindingService::finding)
-        .toList();
+    List<Finding> all =
+        memo.of(
+            List.of("findings", jobId),
+            () ->
+                records.findByJobIdOrderByWrittenAtAscIdAsc(jobId).stream()
+                    .filter(r -> r.withdrawnAt == null)
+                    .map(FindingService::finding)
+                    .toList());
+    return all.stream().filter(f -> f.check().equals(check)).toList();
   }
 
   private static Finding finding(FindingRecord r) {

@@ -12,6 +12,7 @@ import java.util.OptionalDouble;
  * @param complaint what the customer says
  * @param whereLost when and where coolant is lost
  * @param signs other signs told, words of the vocabulary
+ * @param otherComplaints other complaints of the visit, apart
  * @param replacedPart a part replaced before, empty for none
  * @param replacedDays how long ago (d)
  * @param lossMlPerWeek loss complained of (mL per week)
@@ -27,6 +28,7 @@ public record Intake(
     String complaint,
     String whereLost,
     List<String> signs,
+    String otherComplaints,
     String replacedPart,
     OptionalDouble replacedDays,
     OptionalDouble lossMlPerWeek,

@@ -18,6 +18,7 @@ import org.jspecify.annotations.Nullable;
  * @param complaint what the customer says
  * @param whereLost when and where coolant is lost
  * @param signs other signs told
+ * @param otherComplaints other complaints of the visit
  * @param replacedPart a part replaced before
  * @param replacedAgo how many weeks ago
  * @param lossPerWeek loss per week
@@ -34,6 +35,7 @@ record IntakeForm(
     String complaint,
     String whereLost,
     @Nullable List<String> signs,
+    String otherComplaints,
     String replacedPart,
     String replacedAgo,
     String lossPerWeek,
@@ -67,6 +69,7 @@ record IntakeForm(
     complaint = Entry.text(complaint, 2000);
     whereLost = Entry.choice(whereLost, PLACES);
     signs = signs == null ? List.of() : signs.stream().filter(SIGNS::contains).toList();
+    otherComplaints = Entry.text(otherComplaints, 2000);
     replacedPart = Entry.text(replacedPart, 80);
     replacedAgo = Entry.text(replacedAgo, 20);
     lossPerWeek = Entry.text(lossPerWeek, 60);
@@ -77,7 +80,7 @@ record IntakeForm(
   }
 
   static IntakeForm empty() {
-    return new IntakeForm("", "", "", "", "", List.of(), "", "", "", "", "", "", "", 0);
+    return new IntakeForm("", "", "", "", "", List.of(), "", "", "", "", "", "", "", "", 0);
   }
 
   /** Whether a sign was told. */
@@ -93,6 +96,7 @@ record IntakeForm(
         job.complaint(),
         job.whereLost(),
         job.signs(),
+        job.otherComplaints(),
         job.replacedPart(),
         job.replacedDays().isPresent()
             ? Figures.plain(job.replacedDays().getAsDouble() / WEEK)
@@ -113,6 +117,7 @@ record IntakeForm(
         complaint,
         whereLost,
         signs,
+        otherComplaints,
         replacedPart,
         replacedAgo,
         lossPerWeek,
@@ -146,6 +151,7 @@ record IntakeForm(
             complaint,
             whereLost,
             signs == null ? List.of() : signs,
+            otherComplaints,
             replacedPart,
             weeks.isPresent() ? OptionalDouble.of(WEEK * weeks.getAsDouble()) : weeks,
             volume(problems, "lossPerWeek", lossPerWeek),

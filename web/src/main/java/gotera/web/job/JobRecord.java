@@ -27,6 +27,7 @@ class JobRecord {
   String complaint = "";
   String whereLost = "unknown";
   String signs = "";
+  String otherComplaints = "";
   String replacedPart = "";
   @Nullable Double replacedDays;
   @Nullable Double lossMlPerWeek;

@@ -2,6 +2,7 @@ package gotera.web.job;
 
 import gotera.web.shell.Identifiers;
 import gotera.web.shell.NotFound;
+import gotera.web.shell.RequestMemo;
 import gotera.web.shell.Write;
 import java.time.Clock;
 import java.util.List;
@@ -18,6 +19,7 @@ public class JobService {
   private final JobRecords jobs;
   private final VehicleRecords vehicles;
   private final JobChanges changes;
+  private final RequestMemo memo;
   private final Identifiers identifiers;
   private final Clock clock;
 
@@ -25,11 +27,13 @@ public class JobService {
       JobRecords jobs,
       VehicleRecords vehicles,
       JobChanges changes,
+      RequestMemo memo,
       Identifiers identifiers,
       Clock clock) {
     this.changes = changes;
     this.jobs = jobs;
     this.vehicles = vehicles;
+    this.memo = memo;
     this.identifiers = identifiers;
     this.clock = clock;
   }
@@ -41,9 +45,10 @@ public class JobService {
   }
 
   /** The job, or not found. */
-  @Transactional(readOnly = true)
   public JobView require(UUID id) {
-    return jobs.findById(id).map(JobView::of).orElseThrow(() -> new NotFound("job " + id));
+    return memo.of(
+        List.of("job", id),
+        () -> jobs.findById(id).map(JobView::of).orElseThrow(() -> new NotFound("job " + id)));
   }
 
   /** Jobs that are not closed, the newest first. */
@@ -92,6 +97,7 @@ public class JobService {
     job.hotHoursPerWeek = known(intake.hotHoursPerWeek(), null);
     job.topUpMl = known(intake.topUpMl(), null);
     job.signs = String.join(",", intake.signs());
+    job.otherComplaints = intake.otherComplaints();
     job.replacedPart = intake.replacedPart();
     job.replacedDays = known(intake.replacedDays(), null);
     job.intakeAt = clock.instant();

@@ -22,6 +22,7 @@ import java.util.UUID;
  * @param hotHoursPerWeek how long the engine is hot in a week (h)
  * @param topUpMl water it took to the brim (mL)
  * @param signs other signs told, words of the vocabulary
+ * @param otherComplaints other complaints of the visit, apart
  * @param replacedPart a part replaced before, empty for none
  * @param replacedDays how long ago (d)
  * @param startedAt when the job began
@@ -43,6 +44,7 @@ public record JobView(
     OptionalDouble hotHoursPerWeek,
     OptionalDouble topUpMl,
     List<String> signs,
+    String otherComplaints,
     String replacedPart,
     OptionalDouble replacedDays,
     Instant startedAt,
@@ -66,6 +68,7 @@ public record JobView(
         optional(job.hotHoursPerWeek),
         optional(job.topUpMl),
         job.signs.isEmpty() ? List.of() : List.of(job.signs.split(",", -1)),
+        job.otherComplaints,
         job.replacedPart,
         optional(job.replacedDays),
         job.startedAt,

@@ -42,6 +42,7 @@ class LookController {
 
   private final CircuitService circuits;
   private final CircuitWords names;
+  private final WalkRounds rounds;
   private final List<Suspicion> suspicion;
   private final JobService jobs;
   private final Words words;
@@ -49,11 +50,13 @@ class LookController {
   LookController(
       CircuitService circuits,
       CircuitWords names,
+      WalkRounds rounds,
       List<Suspicion> suspicion,
       JobService jobs,
       Words words) {
     this.circuits = circuits;
     this.names = names;
+    this.rounds = rounds;
     this.suspicion = suspicion;
     this.jobs = jobs;
     this.words = words;
@@ -78,7 +81,7 @@ class LookController {
     model.addAttribute("states", STATES);
     model.addAttribute("above", places(circuit, order, seen, true));
     model.addAttribute("below", places(circuit, order, seen, false));
-    model.addAttribute("said", WalkRound.of(circuit, seen.values()).said(words));
+    model.addAttribute("said", rounds.said(rounds.of(id)));
     return "look/look-over";
   }
 

@@ -13,6 +13,7 @@ import gotera.web.cap.CapFacts;
 import gotera.web.job.JobChanges;
 import gotera.web.shell.Identifiers;
 import gotera.web.shell.NotFound;
+import gotera.web.shell.RequestMemo;
 import gotera.web.shell.Write;
 import java.time.Clock;
 import java.time.Duration;
@@ -35,6 +36,7 @@ public class PressureService {
   private final CaughtRecords caught;
   private final SealedTests sealed;
   private final JobChanges changes;
+  private final RequestMemo memo;
   private final Identifiers identifiers;
   private final Clock clock;
   private final JsonMapper json =
@@ -47,6 +49,7 @@ public class PressureService {
       CaughtRecords caught,
       SealedTests sealed,
       JobChanges changes,
+      RequestMemo memo,
       Identifiers identifiers,
       Clock clock) {
     this.changes = changes;
@@ -55,6 +58,7 @@ public class PressureService {
     this.verdicts = verdicts;
     this.caught = caught;
     this.sealed = sealed;
+    this.memo = memo;
     this.identifiers = identifiers;
     this.clock = clock;
   }
@@ -104,7 +108,9 @@ public class PressureService {
   /** All tests of a job in the order they were begun. */
   @Transactional(readOnly = true)
   public List<PressureTestView> all(UUID jobId) {
-    return tests.findByJobIdOrderByStartedAt(jobId).stream().map(this::view).toList();
+    return memo.of(
+        List.of("tests", jobId),
+        () -> tests.findByJobIdOrderByStartedAt(jobId).stream().map(this::view).toList());
   }
 
   /** Time on a test's clock now (s). */

@@ -17,6 +17,7 @@ import gotera.web.shell.Words;
 import gotera.web.timer.WaitService;
 import java.security.Principal;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -136,18 +137,8 @@ class SafeController {
   }
 
   private String verdict(SafeService.Known known) {
-    if (known.mayOpen()) {
-      return words.say("safe.may-open");
-    }
-    if (known.squeezed().filter("hard"::equals).isPresent()) {
-      return words.say("safe.hard");
-    }
-    if (known.celsius().isPresent() && known.celsius().getAsDouble() > CoolDown.SAFE_TO_OPEN) {
-      return words.say("safe.hot", Figures.fixed(known.celsius().getAsDouble(), 0));
-    }
-    if (known.highVoltage() && !known.qualified()) {
-      return words.say("safe.high-voltage");
-    }
-    return words.say("safe.unknown");
+    return words.say(
+        "safe." + known.verdict().name().toLowerCase(Locale.ROOT).replace('_', '-'),
+        Figures.fixed(known.celsius().orElse(0), 0));
   }
 }

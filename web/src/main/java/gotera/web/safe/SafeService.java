@@ -1,6 +1,7 @@
 package gotera.web.safe;
 
 import gotera.circuit.Features.Drive;
+import gotera.safe.Opening;
 import gotera.timing.CoolDown;
 import gotera.web.circuit.EngineTypeService;
 import gotera.web.finding.Finding;
@@ -46,11 +47,13 @@ class SafeService {
       Duration sinceLast,
       boolean highVoltage,
       boolean qualified) {
-    /** Whether it may be opened: soft, cold as far as measured, and no high voltage left open. */
+    /** What may be done. */
+    Opening.Verdict verdict() {
+      return new Opening(squeezed.map("soft"::equals), celsius, highVoltage, qualified).verdict();
+    }
+
     boolean mayOpen() {
-      return squeezed.filter("soft"::equals).isPresent()
-          && (celsius.isEmpty() || celsius.getAsDouble() <= CoolDown.SAFE_TO_OPEN)
-          && (!highVoltage || qualified);
+      return verdict() == Opening.Verdict.MAY_OPEN;
     }
 
     /** Time from now until it is safe to open. */

@@ -47,6 +47,7 @@ class IntakeFormTests {
             List.of("white-smoke", "no sign"),
             "",
             "",
+            "",
             loss,
             "",
             topUp,

@@ -1,0 +1,48 @@
+package gotera.web.circuit;
+
+import gotera.circuit.Circuit;
+import gotera.circuit.Circuit.Joint;
+import gotera.circuit.Reach;
+import gotera.web.finding.FindingService;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+
+/** What is in the test at all: everything, but for what a shut heater valve cuts off. */
+@Service
+public class ReachService {
+  private static final String CHECK = "reach";
+  private static final String SHUT = "heater-shut";
+
+  private final FindingService findings;
+
+  ReachService(FindingService findings) {
+    this.findings = findings;
+  }
+
+  void heaterValve(UUID jobId, boolean shut, String by) {
+    findings.write(jobId, FindingService.New.of(CHECK, "", shut ? SHUT : "heater-open"), by);
+  }
+
+  boolean heaterShut(UUID jobId) {
+    return findings.of(jobId, CHECK).stream()
+        .reduce((a, b) -> b)
+        .filter(f -> f.saw().equals(SHUT))
+        .isPresent();
+  }
+
+  /** What pressure reaches. */
+  Reach reach(UUID jobId, Circuit circuit) {
+    return Reach.byPressure(circuit, !heaterShut(jobId));
+  }
+
+  /** Joints that are not in the test. */
+  public Set<String> cutOff(UUID jobId, Circuit circuit) {
+    Reach reach = reach(jobId, circuit);
+    return circuit.joints().stream()
+        .filter(j -> !reach.reaches(j))
+        .map(Joint::code)
+        .collect(Collectors.toSet());
+  }
+}
