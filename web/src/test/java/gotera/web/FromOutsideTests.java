@@ -53,7 +53,7 @@ class FromOutsideTests {
       bench.job("Learner two " + hand, "Same engine");
       bench.open(bench.jobPath() + "/circuit");
       bench.click("3.9 V " + hand);
-      assertThat(bench.text(".sub")).contains("3.9 V " + hand).contains("2 vehicle(s)");
+      assertThat(bench.text(".sub")).contains("3.9 V " + hand).contains("2 vehicles");
       bench.click("Find on it");
       assertThat(bench.text("#joint-list")).contains("Plug behind the filter");
       for (String joint : atThePump) {

@@ -25,12 +25,12 @@ class WaitsTests {
       job = there.begin().job();
       Map<String, String> wait =
           Map.of("kind", "cure", "minutes", "30", "waitNote", "gasket", "back", "find");
-      assertThat(there.post("/jobs/" + job + "/waits", wait).location()).endsWith("/find");
+      assertThat(there.post(job + "/waits", wait).location()).endsWith("/find");
       due = there.get("/waits").find("data-due=\"(\\d+)\"(?=[^>]*>(?:(?!data-due).)*gasket)");
     }
     Http here = Http.signedIn(application.address(), "bench", Application.PASSWORD);
     assertThat(here.get("/waits").text()).contains("data-due=\"" + due + "\"").contains("gasket");
-    assertThat(here.get("/jobs/" + job + "/history").text()).contains("Wait begun: sealant curing");
+    assertThat(here.get(job + "/history").text()).contains("Wait begun: sealant curing");
     String wait = here.get("/waits").find("(?s)/waits/([0-9a-f-]{36})/end(?=(?:(?!/end).)*gasket)");
     assertThat(here.post("/waits/" + wait + "/end", Map.of()).status()).isEqualTo(302);
     assertThat(here.get("/waits").text()).doesNotContain("gasket");
@@ -75,16 +75,13 @@ class WaitsTests {
   void whatWaitsComesAfterWhatCanBeWorkedOn(Application.Running application) {
     Http http = Http.signedIn(application.address(), "bench", Application.PASSWORD);
     String waiting = http.begin().job();
-    http.post(
-        "/jobs/" + waiting + "/waits", Map.of("kind", "soak", "minutes", "60", "back", "find"));
+    http.post(waiting + "/waits", Map.of("kind", "soak", "minutes", "60", "back", "find"));
     String front = http.get("/").text();
     String other = http.begin().job();
     String after = http.get("/").text();
     assertThat(front).contains("Waits until");
-    assertThat(after.indexOf(other)).isLessThan(after.lastIndexOf("/jobs/" + waiting));
-    assertThat(
-            http.post("/jobs/" + waiting + "/waits", Map.of("kind", "soak", "minutes", "a while"))
-                .status())
+    assertThat(after.indexOf(other)).isLessThan(after.lastIndexOf(waiting));
+    assertThat(http.post(waiting + "/waits", Map.of("kind", "soak", "minutes", "a while")).status())
         .isEqualTo(422);
     String id = http.get("/waits").find("/waits/([0-9a-f-]{36})/end");
     http.post("/waits/" + id + "/end", Map.of());

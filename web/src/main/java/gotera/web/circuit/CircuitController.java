@@ -207,6 +207,7 @@ class CircuitController {
     JobView job = jobs.require(id);
     Circuit now = types.asNow(id);
     boolean begun = Boolean.TRUE.equals(model.getAttribute("begun"));
+    model.addAttribute("begun", begun);
     Circuit shown = begun ? CircuitBuilder.of(form.features()) : now;
     model.addAttribute("place", new JobPlace(id, Step.FIND, figures));
     model.addAttribute("form", form);

@@ -1,0 +1,149 @@
+package gotera.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import gotera.circuit.Features.Extra;
+import gotera.web.circuit.CircuitService;
+import gotera.web.circuit.EngineTypeService;
+import gotera.web.job.JobService;
+import java.util.EnumSet;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+
+/** What the pages of a circuit do, without a browser. */
+@ExtendWith(Application.class)
+class CircuitPagesTests {
+  private static final int LARGEST_PAGE = 120 * 1024;
+
+  @Test
+  void theFullestCircuitIsASmallPage(Application.Running application) {
+    Http http = Http.signedIn(application.address(), "bench", Application.PASSWORD);
+    String job = job(application, "Fullest");
+    Set<Extra> extras = EnumSet.allOf(Extra.class);
+    extras.remove(Extra.NO_HEATER);
+    extras.remove(Extra.OUTLET_OVER_GEARBOX);
+    build(application, job, "the fullest", extras);
+    for (String page : new String[] {"find", "circuit", "dye", "look-over"}) {
+      Http.Answer answer = http.get("/jobs/" + job + "/" + page);
+      assertThat(answer.status()).isEqualTo(200);
+      assertThat(answer.text().length()).as(page).isLessThan(LARGEST_PAGE);
+    }
+    Http.Answer svg = http.get("/jobs/" + job + "/circuit.svg");
+    assertThat(svg.header("Content-Type")).startsWith("image/svg+xml");
+    assertThat(svg.text()).startsWith("<svg ").contains("rear heater").doesNotContain("<script");
+  }
+
+  @Test
+  void aBranchIsLoopedOffOnThisVehicleOnlyAndTakenBack(Application.Running application) {
+    Http http = Http.signedIn(application.address(), "bench", Application.PASSWORD);
+    CircuitService circuits = application.bean(CircuitService.class);
+    String job = job(application, "Looped");
+    build(application, job, "with a rear heater", EnumSet.of(Extra.REAR_HEATER));
+    String other = job(application, "Not looped");
+    EngineTypeService types = application.bean(EngineTypeService.class);
+    types.choose(UUID.fromString(other), types.of(UUID.fromString(job)).orElseThrow().id());
+
+    edit(http, job, Map.of("kind", "loop-off", "subject", "rear-heater"));
+    assertThat(circuits.circuit(UUID.fromString(job)).joint("rear-heater-core.tubes")).isEmpty();
+    assertThat(circuits.circuit(UUID.fromString(job)).joint("loop.rear-heater")).isPresent();
+    assertThat(circuits.circuit(UUID.fromString(other)).joint("rear-heater-core.tubes"))
+        .isPresent();
+    String page = http.get("/jobs/" + job + "/circuit").text();
+    assertThat(page).contains("looped off: rear heater").contains("this vehicle only");
+    String made = http.get("/jobs/" + job + "/circuit").find("edits/([0-9a-f-]{36})/withdraw");
+    http.post("/jobs/" + job + "/circuit/edits/" + made + "/withdraw", Map.of());
+    assertThat(circuits.circuit(UUID.fromString(job)).joint("rear-heater-core.tubes")).isPresent();
+
+    Http.Answer engine = edit(http, job, Map.of("kind", "loop-off", "subject", "engine"));
+    assertThat(engine.status()).isEqualTo(422);
+    assertThat(edit(http, job, Map.of("kind", "add-joint", "name", "")).text())
+        .contains("Expected: a name");
+    assertThat(edit(http, job, Map.of("kind", "wings")).status()).isEqualTo(404);
+  }
+
+  @Test
+  void someoneElsesChangeOfATypeIsNoticed(Application.Running application) {
+    Http http = Http.signedIn(application.address(), "bench", Application.PASSWORD);
+    String job = job(application, "Noticed");
+    build(application, job, "noticed type", EnumSet.noneOf(Extra.class));
+    Map<String, String> form = new LinkedHashMap<>();
+    form.put("typeName", "noticed type");
+    form.put("drive", "diesel");
+    form.put("extras", "oil-cooler");
+    form.put("version", "0");
+    assertThat(http.post("/jobs/" + job + "/circuit", form).status()).isEqualTo(302);
+    Http.Answer late = http.post("/jobs/" + job + "/circuit", form);
+    assertThat(late.status()).isEqualTo(422);
+    assertThat(late.text()).contains("Someone else wrote");
+    form.put("version", late.find("name=\"version\" value=\"(\\d+)\""));
+    assertThat(http.post("/jobs/" + job + "/circuit", form).status()).isEqualTo(302);
+    form.put("typeName", "");
+    assertThat(http.post("/jobs/" + job + "/circuit", form).text())
+        .contains("Expected: a name for the engine type");
+  }
+
+  @Test
+  void aShutHeaterValveTakesTheHeaterOutOfTheTest(Application.Running application) {
+    Http http = Http.signedIn(application.address(), "bench", Application.PASSWORD);
+    String job = job(application, "Valve");
+    build(application, job, "with a valve", EnumSet.of(Extra.HEATER_VALVE));
+    assertThat(http.get("/jobs/" + job + "/find").text()).contains("the heater is in the test");
+    http.post("/jobs/" + job + "/heater-valve", Map.of("shut", "true"));
+    String page = http.get("/jobs/" + job + "/find").text();
+    assertThat(page).contains("is not in the test").contains("circuit-still");
+  }
+
+  @Test
+  void theAccountCountsWhatATestDrew(Application.Running application) {
+    Http http = Http.signedIn(application.address(), "bench", Application.PASSWORD);
+    Http.Begun begun = http.begin();
+    http.post(
+        "/tests/" + begun.test() + "/draws",
+        Map.of("kind", "measure", "volume", "20", "before", "110", "after", "98"));
+    http.post(begun.job() + "/fill-up", Map.of("what", "brim", "fillVolume", "0.5 L"));
+    String page = http.get(begun.job() + "/fill-up").text().replace('\u00a0', ' ');
+    assertThat(page).contains("to the brim 500 mL at 0 %").contains("let out to measure 20");
+    Http.Answer wrong =
+        http.post(begun.job() + "/fill-up", Map.of("what", "brim", "fillVolume", "much"));
+    assertThat(wrong.status()).isEqualTo(422);
+    assertThat(wrong.text()).contains("value=\"much\"");
+    assertThat(
+            http.post(
+                    begun.job() + "/fill-up/strength",
+                    Map.of("freezes", "-80", "glycol", "ethylene"))
+                .text())
+        .contains("is outside");
+  }
+
+  private static Http.Answer edit(Http http, String job, Map<String, String> form) {
+    return http.post("/jobs/" + job + "/circuit/edits", form);
+  }
+
+  private static String job(Application.Running application, String vehicle) {
+    JobService jobs = application.bean(JobService.class);
+    UUID job = jobs.begin("bench");
+    jobs.nameVehicle(job, vehicle);
+    return job.toString();
+  }
+
+  private static void build(
+      Application.Running application, String job, String type, Set<Extra> extras) {
+    application
+        .bean(EngineTypeService.class)
+        .build(
+            UUID.fromString(job),
+            type,
+            new gotera.circuit.Features(
+                gotera.circuit.Features.Drive.DIESEL,
+                gotera.circuit.Features.Fill.BOTH,
+                gotera.circuit.Features.Engine.V,
+                gotera.circuit.Features.Lie.ALONG,
+                extras),
+            0,
+            "bench");
+  }
+}
