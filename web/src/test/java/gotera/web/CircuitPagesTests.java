@@ -81,6 +81,10 @@ class CircuitPagesTests {
     assertThat(late.text()).contains("Someone else wrote");
     form.put("version", late.find("name=\"version\" value=\"(\\d+)\""));
     assertThat(http.post("/jobs/" + job + "/circuit", form).status()).isEqualTo(302);
+    form.put("version", "-1");
+    assertThat(http.post("/jobs/" + job + "/circuit", form).text())
+        .as("a known name given as new")
+        .contains("Someone else wrote");
     form.put("typeName", "");
     assertThat(http.post("/jobs/" + job + "/circuit", form).text())
         .contains("Expected: a name for the engine type");

@@ -8,6 +8,7 @@ import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.util.List;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -286,6 +287,10 @@ class FromOutsideTests {
       bench.click("Glows");
       assertThat(bench.page.locator("#size").inputValue()).isEqualTo("wide");
       assertThat(bench.text("#size-problem")).contains("Expected");
+      bench.fill("Size of the glow, mm", "6");
+      bench.photograph("<html><script>run()</script></html>".getBytes(StandardCharsets.UTF_8));
+      bench.click("Glows");
+      assertThat(bench.text(".field-wrong .wrong")).contains("picture");
     }
   }
 
@@ -330,6 +335,7 @@ class FromOutsideTests {
     try (Bench bench = Bench.of(application).by(hand)) {
       bench.job("Quillo E " + hand, "Second loop slowly low");
       bench.circuit("Two loops " + hand, "electric-two-loops");
+      assertThat(bench.text(".rail .step-not-needed")).contains("Inside").contains("nothing burns");
       bench.step("Make safe");
       assertThat(bench.text(".caution-stop")).contains("High voltage: stop");
       bench.click("Soft");

@@ -1,19 +1,12 @@
 package gotera.web.circuit;
 
-import gotera.circuit.Branch;
-import gotera.circuit.Circuit;
-import gotera.circuit.CircuitBuilder;
 import gotera.circuit.CircuitEdit;
 import gotera.circuit.CircuitPresets;
-import gotera.circuit.Fastening;
 import gotera.circuit.Features;
 import gotera.web.circuit.Drawings.Wanted;
 import gotera.web.circuit.EngineTypeService.EngineType;
-import gotera.web.circuit.EngineTypeService.Made;
-import gotera.web.job.JobPlace;
 import gotera.web.job.JobService;
 import gotera.web.job.JobView;
-import gotera.web.job.Step;
 import gotera.web.shell.FieldProblems;
 import gotera.web.shell.Figures;
 import gotera.web.shell.Identifiers;
@@ -21,9 +14,6 @@ import gotera.web.shell.NotFound;
 import gotera.web.shell.Pages;
 import gotera.web.shell.Words;
 import java.security.Principal;
-import java.util.ArrayList;
-import java.util.Arrays;
-import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
@@ -44,9 +34,12 @@ import org.springframework.web.bind.annotation.RequestParam;
 /** The circuit of a vehicle: its engine type, what differs on it, and the changes of the shop. */
 @Controller
 class CircuitController {
+  /** Version of a type that is not written yet: a known name is noticed. */
+  private static final int NEW = -1;
+
   private final EngineTypeService types;
   private final Drawings drawings;
-  private final CircuitWords names;
+  private final CircuitPages pages;
   private final JobService jobs;
   private final Identifiers identifiers;
   private final Words words;
@@ -54,23 +47,17 @@ class CircuitController {
   CircuitController(
       EngineTypeService types,
       Drawings drawings,
-      CircuitWords names,
+      CircuitPages pages,
       JobService jobs,
       Identifiers identifiers,
       Words words) {
     this.types = types;
     this.drawings = drawings;
-    this.names = names;
+    this.pages = pages;
     this.jobs = jobs;
     this.identifiers = identifiers;
     this.words = words;
   }
-
-  /** Something to choose. */
-  record Choice(String value, String text) {}
-
-  /** A change that can be taken back. */
-  record Change(String id, String text, boolean ofVehicle) {}
 
   @GetMapping("/jobs/{id}/circuit")
   String page(
@@ -78,18 +65,18 @@ class CircuitController {
       @RequestParam(defaultValue = "") String preset,
       Figures figures,
       Model model) {
-    Optional<EngineType> type = types.of(id);
-    CircuitForm form =
-        CircuitForm.of(
-            type.map(EngineType::name).orElse(""),
-            types.features(id),
-            type.map(EngineType::version).orElse(0));
     Optional<Features> begun = CircuitPresets.of(preset).map(CircuitPresets.Preset::features);
-    if (begun.isPresent()) {
-      form = CircuitForm.of("", begun.get(), 0);
-    }
-    model.addAttribute("begun", begun.isPresent());
-    return page(id, form, EditForm.none(), Map.of(), figures, model);
+    CircuitForm form = begun.map(f -> CircuitForm.of("", f, NEW)).orElseGet(() -> written(id));
+    return pages.page(id, form, begun.isPresent(), EditForm.none(), Map.of(), figures, model);
+  }
+
+  /** The engine type of a job's vehicle as it is written. */
+  private CircuitForm written(UUID id) {
+    Optional<EngineType> type = types.of(id);
+    return CircuitForm.of(
+        type.map(EngineType::name).orElse(""),
+        types.features(id),
+        type.map(EngineType::version).orElse(NEW));
   }
 
   @PostMapping("/jobs/{id}/circuit")
@@ -111,11 +98,9 @@ class CircuitController {
         problems.add("typeName", "problem.type-changed", form.typeName());
       }
     }
-    model.addAttribute("begun", true);
-    int theirs = types.version(form.typeName());
+    CircuitForm again = form.withVersion(types.version(form.typeName()));
     return Pages.unprocessable(
-        page(id, form.withVersion(theirs), EditForm.none(), problems.sentences(), figures, model),
-        model);
+        pages.page(id, again, true, EditForm.none(), problems.sentences(), figures, model), model);
   }
 
   private void nameVehicle(JobView job, String vehicle) {
@@ -135,9 +120,9 @@ class CircuitController {
     if (job.vehicle().isEmpty() && vehicle.isBlank()) {
       FieldProblems problems = new FieldProblems(words);
       problems.add("known-vehicle", "problem.vehicle");
-      CircuitForm form = CircuitForm.of("", types.features(id), 0);
       return Pages.unprocessable(
-          page(id, form, EditForm.none(), problems.sentences(), figures, model), model);
+          pages.page(id, written(id), false, EditForm.none(), problems.sentences(), figures, model),
+          model);
     }
     nameVehicle(job, vehicle.strip());
     types.choose(id, type);
@@ -166,13 +151,8 @@ class CircuitController {
         return "redirect:/jobs/" + id + "/circuit";
       }
     }
-    Optional<EngineType> type = types.of(id);
-    CircuitForm built =
-        CircuitForm.of(
-            type.map(EngineType::name).orElse(""),
-            types.features(id),
-            type.map(EngineType::version).orElse(0));
-    return Pages.unprocessable(page(id, built, form, problems.sentences(), figures, model), model);
+    return Pages.unprocessable(
+        pages.page(id, written(id), false, form, problems.sentences(), figures, model), model);
   }
 
   @PostMapping("/jobs/{id}/circuit/edits/{editId}/withdraw")
@@ -197,100 +177,7 @@ class CircuitController {
         .body(drawing);
   }
 
-  private String page(
-      UUID id,
-      CircuitForm form,
-      EditForm edit,
-      Map<String, String> problems,
-      Figures figures,
-      Model model) {
-    JobView job = jobs.require(id);
-    Circuit now = types.asNow(id);
-    boolean begun = Boolean.TRUE.equals(model.getAttribute("begun"));
-    model.addAttribute("begun", begun);
-    Circuit shown = begun ? CircuitBuilder.of(form.features()) : now;
-    model.addAttribute("place", new JobPlace(id, Step.FIND, figures));
-    model.addAttribute("form", form);
-    model.addAttribute("edit", edit);
-    model.addAttribute("problems", problems);
-    model.addAttribute("named", job.vehicle().isPresent());
-    model.addAttribute("vehicles", jobs.vehicleNames());
-    model.addAttribute("type", types.of(id).orElse(null));
-    model.addAttribute("types", types.all());
-    model.addAttribute(
-        "presets", CircuitPresets.all().stream().map(p -> choice("preset.", p.code())).toList());
-    model.addAttribute("drives", choices("drive.", Features.Drive.values()));
-    model.addAttribute("fills", choices("fill.", Features.Fill.values()));
-    model.addAttribute("engines", choices("engine.", Features.Engine.values()));
-    model.addAttribute("lies", choices("lie.", Features.Lie.values()));
-    model.addAttribute("extras", choices("extra.", Features.Extra.values()));
-    model.addAttribute("spots", choices("spot.", CircuitEdit.Spot.values()));
-    model.addAttribute("regions", choices("region.", CircuitEdit.Region.values()));
-    model.addAttribute("fastenings", choices("fastening.", Fastening.values()));
-    model.addAttribute(
-        "parts",
-        now.parts().stream().map(p -> new Choice(p.code(), names.part(now, p.code()))).toList());
-    model.addAttribute(
-        "joints",
-        now.joints().stream().map(j -> new Choice(j.code(), names.joint(now, j.code()))).toList());
-    model.addAttribute("loopable", loopable(now));
-    model.addAttribute("changes", changes(id, now));
-    model.addAttribute(
-        "drawing", drawings.of(id, shown, Wanted.plain("/jobs/" + id + "/find?joint=")));
-    model.addAttribute(
-        "size", words.say("circuit.size", shown.joints().size(), shown.parts().size()));
-    return "circuit/circuit";
-  }
-
-  private Choice choice(String kind, String value) {
-    return new Choice(value, words.say(kind + value));
-  }
-
-  private List<Choice> choices(String kind, Enum<?>[] values) {
-    return Arrays.stream(values).map(v -> choice(kind, word(v))).toList();
-  }
-
   private static String word(Enum<?> value) {
     return value.name().toLowerCase(Locale.ROOT).replace('_', '-');
-  }
-
-  /** Branches of this circuit that can be cut out and are not yet. */
-  private List<Choice> loopable(Circuit circuit) {
-    List<Choice> branches = new ArrayList<>();
-    for (Branch branch : Branch.values()) {
-      if (branch.canBeLoopedOff()
-          && circuit.joints().stream().anyMatch(j -> j.branch() == branch)) {
-        branches.add(choice("branch.", branch.word()));
-      }
-    }
-    return branches;
-  }
-
-  private List<Change> changes(UUID id, Circuit circuit) {
-    return types.made(id).stream()
-        .map(m -> new Change(m.id().toString(), said(circuit, m), m.ofVehicle()))
-        .toList();
-  }
-
-  private String said(Circuit circuit, Made made) {
-    CircuitEdit edit = made.edit();
-    String kind =
-        edit.getClass()
-            .getSimpleName()
-            .replaceAll("([a-z])([A-Z])", "$1-$2")
-            .toLowerCase(Locale.ROOT);
-    String what =
-        edit instanceof CircuitEdit.LoopOff
-            ? words.say("branch." + edit.subject())
-            : circuit.part(edit.subject()).isPresent() || kind.endsWith("-part")
-                ? names.part(circuit, edit.subject())
-                : names.joint(circuit, edit.subject());
-    String name =
-        edit instanceof CircuitEdit.Rename r
-            ? r.name()
-            : edit instanceof CircuitEdit.AddJoint a
-                ? a.name()
-                : edit instanceof CircuitEdit.AddPart p ? p.name() : what;
-    return words.say("edit." + kind, what, name) + " (" + made.by() + ")";
   }
 }

@@ -94,10 +94,10 @@ public class EngineTypeService {
     return types.findAllByOrderByName().stream().map(this::shown).toList();
   }
 
-  /** Version of the type of a name; zero where there is none. */
+  /** Version of the type of a name; below zero where there is none. */
   @Transactional(readOnly = true)
   int version(String name) {
-    return types.findByName(name).map(t -> Objects.requireNonNullElse(t.version, 0)).orElse(0);
+    return types.findByName(name).map(t -> Objects.requireNonNullElse(t.version, 0)).orElse(-1);
   }
 
   /** What the circuit of a job is built from; the usual preset until somebody says otherwise. */
@@ -179,7 +179,8 @@ public class EngineTypeService {
    * Writes an engine type and gives it to the job's vehicle. A known name is that type, whose
    * features change for every vehicle that has it.
    *
-   * @param version version of the type that was read; an older one is refused
+   * @param version version of the type that was read; another one is refused, and so is a known
+   *     name given as new
    */
   @Write
   public void build(UUID jobId, String name, Features features, int version, String by) {

@@ -46,7 +46,7 @@ class Rail {
     List<RailStep> rail = new ArrayList<>();
     for (Step step : Step.values()) {
       StepStatus status = status(jobId, step);
-      String state = status.state().name().toLowerCase(Locale.ROOT);
+      String state = status.state().name().toLowerCase(Locale.ROOT).replace('_', '-');
       rail.add(
           new RailStep(
               step,

@@ -28,6 +28,7 @@ public interface StepReporter {
     PARTLY,
     DONE,
     AGAIN,
+    NOT_NEEDED,
     COMING
   }
 }

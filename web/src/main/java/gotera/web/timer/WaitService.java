@@ -56,9 +56,17 @@ public class WaitService implements JobWait, HistorySource {
    * @param due when it is due (ms since 1970)
    * @param ringing whether it is due
    * @param at when it is due, in words
+   * @param left how long that is from now, as it is counted down
    */
   public record Shown(
-      UUID id, UUID jobId, String vehicle, String what, long due, boolean ringing, String at) {}
+      UUID id,
+      UUID jobId,
+      String vehicle,
+      String what,
+      long due,
+      boolean ringing,
+      String at,
+      String left) {}
 
   /** Begins a wait. */
   @Write
@@ -107,7 +115,16 @@ public class WaitService implements JobWait, HistorySource {
         words.say("wait." + w.kind) + (w.note.isEmpty() ? "" : ": " + w.note),
         w.dueAt.toEpochMilli(),
         wait.at(clock.instant()) == Wait.State.RINGING,
-        Figures.moment(w.dueAt));
+        Figures.moment(w.dueAt),
+        left(wait.left(clock.instant())));
+  }
+
+  /** As the page counts it down: hours only where there are some. */
+  private static String left(Duration left) {
+    String seconds = Figures.minutesAndSeconds(left.toSeconds() % 3600);
+    return left.toHours() > 0
+        ? left.toHours() + ":" + (seconds.length() < 5 ? "0" : "") + seconds
+        : seconds;
   }
 
   @Override

@@ -27,6 +27,7 @@ import gotera.quantity.Understanding.Problem;
 import gotera.timing.Wait;
 import gotera.uncertainty.Contribution.Source;
 import gotera.web.job.Step;
+import gotera.web.job.StepReporter;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.InputStreamReader;
@@ -83,6 +84,7 @@ class MessagesTests {
 
   @Test
   void everyStepJointAndPartHasWords() {
+    Stream.of(StepReporter.State.values()).forEach(s -> has("state." + word(s)));
     for (Step step : Step.values()) {
       has("step." + step.word());
       if (!step.built()) {
