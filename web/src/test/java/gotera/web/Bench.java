@@ -153,11 +153,11 @@ final class Bench implements AutoCloseable {
    * there.
    */
   void until(String expression) {
-    for (int i = 0; i < 100 && !Boolean.TRUE.equals(page.evaluate(expression)); i++) {
+    for (int i = 0; i < 400 && !Boolean.TRUE.equals(page.evaluate(expression)); i++) {
       page.waitForTimeout(50);
     }
     if (!Boolean.TRUE.equals(page.evaluate(expression))) {
-      throw new AssertionError("not so within 5 s: " + expression);
+      throw new AssertionError("not so within 20 s: " + expression);
     }
   }
 

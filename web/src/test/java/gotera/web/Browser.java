@@ -35,7 +35,7 @@ final class Browser implements AutoCloseable {
     BrowserContext context =
         chromium.newContext(
             new NewContextOptions().setViewportSize(width, height).setHasTouch(true));
-    context.setDefaultTimeout(15_000);
+    context.setDefaultTimeout(40_000);
     return context;
   }
 

@@ -160,6 +160,10 @@ class FromOutsideTests {
       assertThat(bench.text("#waits")).contains("look tomorrow morning");
       bench.follow("#waits button");
       assertThat(bench.page.locator("#waits li").count()).isZero();
+      bench.open(bench.jobPath() + "/history");
+      assertThat(bench.text("main"))
+          .contains("Fill account: poured in")
+          .contains("Make safe: upper hose soft");
     }
   }
 
@@ -178,6 +182,19 @@ class FromOutsideTests {
       bench.click("Begin the job");
       String suspects = bench.text(".suspects");
       assertThat(suspects).contains("Heater core").contains("sweet smell in the cabin");
+      bench.step("Make safe");
+      bench.fill("Thermostat housing now, °C", "72");
+      bench.fill("Room, °C", "20");
+      bench.click("Keep the reading");
+      assertThat(bench.text(".said-no")).contains("do not open before 45 °C");
+      bench.click("Ring in");
+      assertThat(bench.text(".rail .step-running")).contains("Make safe").contains("cool at");
+      bench.follow("#waits button");
+      bench.step("Make safe");
+      bench.fill("Thermostat housing now, °C", "38");
+      bench.click("Keep the reading");
+      bench.click("Soft");
+      assertThat(bench.text(".said-yes")).contains("may be opened");
       bench.step("Look over");
       bench.click("Stained: Filler neck and cap");
       bench.step("Fill up");
@@ -246,6 +263,10 @@ class FromOutsideTests {
       assertThat(bench.text(".suspects li"))
           .contains("Pump, hidden gasket")
           .contains("glows since the dye");
+      bench.open(bench.jobPath() + "/history");
+      assertThat(bench.text("main"))
+          .contains("Dye: put in, matches the coolant")
+          .contains("Wait begun: dye flowing");
     }
   }
 
@@ -310,6 +331,11 @@ class FromOutsideTests {
       assertThat(bench.text(".suspects"))
           .contains("Outlet neck, O-ring")
           .contains("it drips below");
+      bench.focus("#circuit");
+      bench.page.keyboard().press("+");
+      bench.until("document.querySelector('#circuit svg').style.width === '140%'");
+      bench.use(bench.page.getByLabel("Whole"));
+      bench.until("document.querySelector('#circuit svg').style.width === '100%'");
       bench.joint("outlet-neck.o-ring");
       bench.click("Cleaned, dried");
       assertThat(bench.text(".joint-last")).contains("cleaned and dried");
@@ -323,6 +349,8 @@ class FromOutsideTests {
       assertThat(bench.text(".joint-about")).contains("old ring out of the bore");
       bench.follow("a[href*='dark=true']");
       assertThat(bench.page.locator(".dark-bay").count()).isEqualTo(1);
+      bench.open(bench.jobPath() + "/history");
+      assertThat(bench.text("main")).contains("Drip: off the gearbox, engine standing");
     }
   }
 

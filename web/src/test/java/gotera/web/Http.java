@@ -119,7 +119,7 @@ final class Http {
 
   private HttpRequest.Builder request(String path) {
     return HttpRequest.newBuilder(URI.create(path.startsWith("http") ? path : address + path))
-        .timeout(Duration.ofSeconds(20))
+        .timeout(Duration.ofSeconds(60))
         .header("Accept", "text/html, */*;q=0.8");
   }
 

@@ -1,14 +1,7 @@
 package gotera.web.circuit;
 
-import gotera.circuit.Branch;
-import gotera.circuit.Circuit;
-import gotera.circuit.Circuit.Joint;
 import gotera.circuit.DripSpot;
-import gotera.circuit.DripTrace;
-import gotera.web.circuit.Drawings.Wanted;
-import gotera.web.job.JobPlace;
 import gotera.web.job.JobService;
-import gotera.web.job.Step;
 import gotera.web.photo.PhotoService;
 import gotera.web.photo.Photograph;
 import gotera.web.shell.Entry;
@@ -19,15 +12,9 @@ import gotera.web.shell.Pages;
 import gotera.web.shell.Words;
 import java.io.IOException;
 import java.security.Principal;
-import java.time.Duration;
-import java.util.ArrayList;
-import java.util.EnumSet;
-import java.util.HashMap;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
@@ -42,14 +29,11 @@ import org.springframework.web.multipart.MultipartFile;
 /** The circuit with its joints: what was seen where, and where it drips. */
 @Controller
 class FindController {
-  private static final int MOST_TRACED = 4;
-  private static final int MOST_PHOTOS = 4;
 
   private final CircuitService circuits;
   private final DripService drips;
   private final ReachService reach;
-  private final Drawings drawings;
-  private final CircuitWords names;
+  private final FindPages pages;
   private final PhotoService photos;
   private final JobService jobs;
   private final Words words;
@@ -58,40 +42,18 @@ class FindController {
       CircuitService circuits,
       DripService drips,
       ReachService reach,
-      Drawings drawings,
-      CircuitWords names,
+      FindPages pages,
       PhotoService photos,
       JobService jobs,
       Words words) {
     this.circuits = circuits;
     this.drips = drips;
     this.reach = reach;
-    this.drawings = drawings;
-    this.names = names;
+    this.pages = pages;
     this.photos = photos;
     this.jobs = jobs;
     this.words = words;
   }
-
-  /** A joint in the list beside the drawing. */
-  record ListedJoint(
-      String code, String name, String address, String mark, String seen, boolean chosen) {}
-
-  /** The joint being looked at. */
-  record ChosenJoint(
-      String code,
-      String name,
-      String fastening,
-      String lettingGo,
-      String shows,
-      Optional<String> lastSeen,
-      List<String> photos) {}
-
-  /** A spot where it can drip. */
-  record Spot(String code, String name, boolean chosen) {}
-
-  /** What a drip leads to. */
-  record Traced(String from, List<ListedJoint> joints) {}
 
   @GetMapping("/jobs/{id}/find")
   String page(
@@ -103,7 +65,7 @@ class FindController {
     jobs.require(id);
     String state = circuits.looks(id).stream().reduce((a, b) -> b).map(LeakSite::state).orElse("");
     FindForm form = new FindForm(joint, "", state, "", "", "");
-    return page(id, form, dark, Map.of(), figures, model);
+    return pages.page(id, form, dark, Map.of(), figures, model);
   }
 
   @PostMapping("/jobs/{id}/find")
@@ -125,7 +87,8 @@ class FindController {
     OptionalDouble pressure = form.kilopascals(problems, figures);
     Optional<Photograph> photograph = photos.read(problems, photo);
     if (!problems.none()) {
-      return Pages.unprocessable(page(id, form, dark, problems.sentences(), figures, model), model);
+      return Pages.unprocessable(
+          pages.page(id, form, dark, problems.sentences(), figures, model), model);
     }
     circuits.log(
         id,
@@ -168,142 +131,5 @@ class FindController {
     jobs.require(id);
     reach.heaterValve(id, shut, principal.getName());
     return "redirect:/jobs/" + id + "/find";
-  }
-
-  private String page(
-      UUID id,
-      FindForm form,
-      boolean dark,
-      Map<String, String> problems,
-      Figures figures,
-      Model model) {
-    Circuit circuit = circuits.circuit(id);
-    Map<String, LeakSite> seen = new HashMap<>();
-    circuits.sites(id).forEach(s -> seen.put(s.joint(), s));
-    Optional<Joint> chosen = circuit.joint(form.joint());
-    Optional<DripTrace> drip = drips.newest(id, circuit);
-    String address = "/jobs/" + id + "/find?" + (dark ? "dark=true&" : "") + "joint=";
-    Wanted wanted =
-        new Wanted(address, chosen.map(Joint::code), drip, still(id, circuit), Map.of(), dark);
-    Listing listing = new Listing(id, circuit, seen, address, chosen.map(Joint::code), figures);
-    long looked = seen.values().stream().filter(LeakSite::looked).count();
-    model.addAttribute("place", new JobPlace(id, Step.FIND, figures));
-    model.addAttribute("form", form);
-    model.addAttribute("states", FindForm.STATES);
-    model.addAttribute("problems", problems);
-    model.addAttribute("dark", dark);
-    model.addAttribute("unit", figures.unit().symbol());
-    model.addAttribute("drawing", drawings.of(id, circuit, wanted));
-    model.addAttribute(
-        "joints", circuit.joints().stream().map(j -> listed(listing, j.code())).toList());
-    model.addAttribute("looked", words.say("find.looked", looked, circuit.joints().size()));
-    model.addAttribute("valve", circuit.part("heater-valve").isPresent());
-    model.addAttribute("heaterShut", reach.heaterShut(id));
-    model.addAttribute("spots", spots(circuit, drip));
-    model.addAttribute("traced", drip.map(d -> traced(listing, d)).orElse(null));
-    model.addAttribute("chosen", chosen.map(j -> chosen(listing, j)).orElse(null));
-    return "circuit/find";
-  }
-
-  /** Branches that are not in the test. */
-  private Set<Branch> still(UUID id, Circuit circuit) {
-    Set<Branch> still = EnumSet.noneOf(Branch.class);
-    circuit.joints().stream().map(Joint::branch).forEach(still::add);
-    still.removeAll(reach.reach(id, circuit).branches());
-    return still;
-  }
-
-  /** What a list of joints needs. */
-  private record Listing(
-      UUID jobId,
-      Circuit circuit,
-      Map<String, LeakSite> seen,
-      String address,
-      Optional<String> chosen,
-      Figures figures) {
-    Optional<LeakSite> site(String code) {
-      return Optional.ofNullable(seen.get(code));
-    }
-  }
-
-  private ListedJoint listed(Listing listing, String code) {
-    Optional<LeakSite> site = listing.site(code);
-    return new ListedJoint(
-        code,
-        names.joint(listing.circuit(), code),
-        listing.address() + code,
-        Drawings.markWord(site),
-        site.map(s -> summary(listing, s)).orElse(words.say("saw.open")),
-        listing.chosen().filter(code::equals).isPresent());
-  }
-
-  private List<Spot> spots(Circuit circuit, Optional<DripTrace> drip) {
-    List<Spot> spots = new ArrayList<>();
-    for (DripSpot spot : DripSpot.in(circuit)) {
-      spots.add(
-          new Spot(
-              spot.word(),
-              words.say("drip-spot." + spot.word()),
-              drip.filter(d -> d.spot() == spot).isPresent()));
-    }
-    return spots;
-  }
-
-  private Traced traced(Listing listing, DripTrace drip) {
-    return new Traced(
-        words.say(
-            drip.running() ? "find.traced-running" : "find.traced",
-            words.say("drip-spot." + drip.spot().word())),
-        drip.likeliest().stream().limit(MOST_TRACED).map(code -> listed(listing, code)).toList());
-  }
-
-  private ChosenJoint chosen(Listing listing, Joint joint) {
-    return new ChosenJoint(
-        joint.code(),
-        names.joint(listing.circuit(), joint.code()),
-        words.say("fastening." + joint.fastening().word()),
-        words.say("letting-go." + joint.fastening().word()),
-        names.shows(joint.code()),
-        listing.site(joint.code()).map(s -> last(listing, s)),
-        circuits.photographs(listing.jobId(), joint.code()).stream()
-            .limit(MOST_PHOTOS)
-            .map(p -> "/photos/" + p)
-            .toList());
-  }
-
-  private String last(Listing listing, LeakSite site) {
-    String said =
-        words.say(
-            "find.last",
-            summary(listing, site),
-            Figures.timeOfDay(site.writtenAt()),
-            site.writtenBy());
-    return site.note().isEmpty() ? said : said + " \u201c" + site.note() + "\u201d";
-  }
-
-  private String summary(Listing listing, LeakSite site) {
-    StringBuilder text = new StringBuilder(words.say("saw." + site.saw()));
-    site.dropsPerMinute()
-        .ifPresent(d -> text.append(", ").append(words.say("find.drops", Figures.plain(d))));
-    site.pressureKpa()
-        .ifPresentOrElse(
-            p -> text.append(", ").append(words.say("find.at", listing.figures().pressure(p))),
-            () -> text.append(", ").append(words.say("state-seen." + site.state())));
-    firstBead(listing.jobId(), site)
-        .ifPresent(m -> text.append(", ").append(words.say("find.first-bead", m)));
-    return text.toString();
-  }
-
-  /** Minutes from cleaning a joint to the first bead at it. */
-  private Optional<String> firstBead(UUID jobId, LeakSite wet) {
-    if (!wet.wet()) {
-      return Optional.empty();
-    }
-    return circuits.looks(jobId).stream()
-        .filter(s -> s.joint().equals(wet.joint()) && s.writtenAt().isBefore(wet.writtenAt()))
-        .reduce((a, b) -> b)
-        .filter(s -> s.saw().equals("cleaned"))
-        .map(s -> Duration.between(s.writtenAt(), wet.writtenAt()).toSeconds())
-        .map(Figures::minutesAndSeconds);
   }
 }
