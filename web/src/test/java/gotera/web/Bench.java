@@ -234,6 +234,16 @@ final class Bench implements AutoCloseable {
     click("Build the circuit");
   }
 
+  /** Ends the wait of a vehicle; those of others stay. */
+  void endWait(String vehicle) {
+    settled(
+        () ->
+            use(
+                page.locator(".wait")
+                    .filter(new Locator.FilterOptions().setHasText(vehicle))
+                    .locator("button")));
+  }
+
   /** Goes to a joint on the drawing. */
   void joint(String code) {
     follow("#joint-" + code.replace(".", "\\."));

@@ -16,6 +16,12 @@ public final class Entry {
     return stripped.length() > longest ? stripped.substring(0, longest) : stripped;
   }
 
+  /** A page of our own to go back to: a path that starts with exactly one slash; else the front. */
+  public static String ownPath(@Nullable String typed) {
+    String path = text(typed, 200);
+    return path.matches("/[A-Za-z0-9\\-/]*") && !path.startsWith("//") ? path : "/";
+  }
+
   /** What was chosen among some words; the first of them where it is none. */
   public static String choice(@Nullable String chosen, List<String> words) {
     return chosen != null && words.contains(chosen) ? chosen : words.get(0);

@@ -25,8 +25,6 @@ class UnitController {
             .maxAge(Duration.ofDays(365))
             .build()
             .toString());
-    // only our own pages: a path that starts with exactly one slash
-    boolean ours = back.matches("/[A-Za-z0-9\\-/]*") && !back.startsWith("//");
-    return "redirect:" + (ours ? back : "/");
+    return "redirect:" + Entry.ownPath(back);
   }
 }

@@ -86,8 +86,13 @@ class WaitController {
   }
 
   @PostMapping("/waits/{waitId}/end")
-  String end(@PathVariable UUID waitId, Principal principal) {
-    return "redirect:/jobs/" + waits.end(waitId, principal.getName());
+  String end(
+      @PathVariable UUID waitId,
+      @RequestParam(defaultValue = "") String back,
+      Principal principal) {
+    UUID job = waits.end(waitId, principal.getName());
+    // ending another job's wait does not throw anybody out of a page
+    return "redirect:" + (back.isEmpty() ? "/jobs/" + job : Entry.ownPath(back));
   }
 
   private String page(UUID id, WaitForm form, Map<String, String> problems, Model model) {
