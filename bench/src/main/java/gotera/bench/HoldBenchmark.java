@@ -131,24 +131,22 @@ public class HoldBenchmark {
 
   private static HoldConditions conditions(Outcome outcome) {
     return new HoldConditions(
-        new GaugePressure(RATED),
-        new TestLimit(new GaugePressure(RATED), TestLimit.Source.CAP),
-        AbsolutePressure.STANDARD_ATMOSPHERE,
-        Temperature.ofCelsius(18),
-        new Volume(6000),
-        new CoolantMixture(0.5),
-        new AirAndHoses(new Volume(outcome.gasAtHold()), 0.28, 0.05, AirAndHoses.Source.MEASURED),
-        gauge(),
-        Optional.of(new Thermometer(0.1, 0.05)),
-        new Soak.Unknown(),
-        HoldConditions.OwnLeak.NONE,
-        Acceptance.of(Acceptance.Purpose.REPAIR),
-        Optional.empty(),
-        new HoldConditions.Pumping(OptionalDouble.of(20), new GaugePressure(0)),
-        List.of(),
-        OptionalDouble.empty(),
-        Optional.empty(),
-        Optional.empty(),
-        Medium.LIQUID);
+        new HoldConditions.Limits(
+            new GaugePressure(RATED),
+            new TestLimit(new GaugePressure(RATED), TestLimit.Source.CAP),
+            Acceptance.of(Acceptance.Purpose.REPAIR),
+            Optional.empty()),
+        new HoldConditions.Surroundings(
+            AbsolutePressure.STANDARD_ATMOSPHERE, Temperature.ofCelsius(18), new Soak.Unknown()),
+        new HoldConditions.FilledSystem(
+            new Volume(6000),
+            new CoolantMixture(0.5),
+            new AirAndHoses(
+                new Volume(outcome.gasAtHold()), 0.28, 0.05, AirAndHoses.Source.MEASURED),
+            Medium.LIQUID),
+        new HoldConditions.Instruments(
+            gauge(), Optional.of(new Thermometer(0.1, 0.05)), HoldConditions.OwnLeak.NONE),
+        HoldConditions.Course.of(
+            new HoldConditions.Pumping(OptionalDouble.of(20), new GaugePressure(0))));
   }
 }

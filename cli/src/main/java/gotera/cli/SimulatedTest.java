@@ -9,6 +9,9 @@ import gotera.pressure.PressureTestResult;
 import gotera.pressure.TestPlan;
 import gotera.pressure.compliance.AirAndHoses;
 import gotera.pressure.compliance.Draw;
+import gotera.pressure.compliance.Geometry;
+import gotera.pressure.compliance.MeasuredCompliance;
+import gotera.pressure.compliance.Strokes;
 import gotera.pressure.law.Medium;
 import gotera.pressure.trace.Gauge;
 import gotera.pressure.trace.Soak;
@@ -25,9 +28,11 @@ import gotera.simulation.StandInVehicle;
 import gotera.simulation.StandInVehicle.Hold;
 import gotera.simulation.StandInVehicle.Instruments;
 import gotera.simulation.StandInVehicle.Leak;
+import gotera.simulation.StandInVehicle.Otherwise;
 import gotera.simulation.StandInVehicle.Outcome;
 import gotera.simulation.StandInVehicle.Stage;
 import gotera.simulation.StandInVehicle.SystemUnderTest;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -57,6 +62,10 @@ record SimulatedTest(
   private static final double STRENGTH = 0.5;
   private static final double R = 0.06;
 
+  /** As a description without a figure of its own has it. */
+  private static final MeasuredCompliance.HosePrior HOSE =
+      new MeasuredCompliance.HosePrior(Geometry.USUAL_HOSE, 0.3 * Geometry.USUAL_HOSE);
+
   /** Kinds of tests; the rest of each run is drawn at random. */
   enum Cell {
     LOGGER("logger, 1 to 10 Hz, 15 to 30 min"),
@@ -71,7 +80,9 @@ record SimulatedTest(
     SQUEEZED("someone leans on a hose"),
     FULL("brim-full, 30 to 60 mL of air"),
     AIRY("300 to 500 mL of air"),
-    RECOVERING("hoses recover from a higher pressure");
+    RECOVERING("hoses recover from a higher pressure"),
+    DRAWN("air and hoses by one or two draws"),
+    COUNTED("air and hoses by counted strokes");
 
     final String words;
 
@@ -88,7 +99,12 @@ record SimulatedTest(
     return Math.exp(between(random, Math.log(low), Math.log(high)));
   }
 
-  static SimulatedTest of(Cell cell, double size, Random random) {
+  /**
+   * Makes and judges one test.
+   *
+   * @param other whether vehicle and instruments do what the estimator does not assume
+   */
+  static SimulatedTest of(Cell cell, double size, boolean other, Random random) {
     double rated = between(random, 90, 140);
     double minutes =
         switch (cell) {
@@ -156,17 +172,25 @@ record SimulatedTest(
             cell == Cell.SQUEEZED
                 ? pumping + between(random, 0.2, 0.8) * minutes * 60
                 : Double.POSITIVE_INFINITY);
+    Otherwise otherwise = other ? otherwise(hose, step, random) : Otherwise.NOTHING;
+    double[] draws =
+        cell == Cell.DRAWN
+            ? random.nextBoolean() ? new double[] {2, 20} : new double[] {2, 15, 20}
+            : new double[] {2};
     Outcome outcome =
-        new StandInVehicle(system, leaks(cell, truth, rated, random), instruments)
+        new StandInVehicle(system, leaks(cell, truth, rated, random), instruments, otherwise)
             .run(
                 cell == Cell.RECOVERING
                     ? List.of(new Stage(between(random, 1.2, 1.4) * rated, pumping, 300))
                     : List.of(),
                 hold,
                 random,
-                2);
+                draws);
     return judged(
+        cell,
         new Setting(
+            freeAir,
+            otherwise.hose(hose, rated),
             rated,
             minutes,
             every,
@@ -186,6 +210,18 @@ record SimulatedTest(
         random);
   }
 
+  /** Things the estimator does not know of, of a size that is seen (our judgement, untested). */
+  private static Otherwise otherwise(double hose, double step, Random random) {
+    return new Otherwise(
+        hose * between(random, 0.02, 0.08),
+        logBetween(random, 300, 1200),
+        between(random, 0, 0.3),
+        between(random, 30, 180),
+        between(random, 0.75, 1),
+        between(random, 15, 60),
+        step * between(random, 0, 0.5));
+  }
+
   private static List<Leak> leaks(Cell cell, double truth, double rated, Random random) {
     if (truth == 0) {
       return List.of();
@@ -199,6 +235,8 @@ record SimulatedTest(
 
   /** What a run was made with. */
   private record Setting(
+      double freeAir,
+      double hoseThere,
       double rated,
       double minutes,
       double every,
@@ -214,20 +252,18 @@ record SimulatedTest(
       double pumping,
       boolean recovering) {}
 
-  private static SimulatedTest judged(Setting s, Outcome outcome, double truth, Random random) {
+  private static SimulatedTest judged(
+      Cell cell, Setting s, Outcome outcome, double truth, Random random) {
     Temperature t = Temperature.ofCelsius(s.celsius());
     AbsolutePressure dry =
         new AbsolutePressure(s.rated() + ATMOSPHERE - s.coolant().vapourPressure(t).kilopascals());
-    double total =
-        (s.hose() + outcome.gasAtHold() / dry.kilopascals()) * (1 + R * random.nextGaussian());
-    double hoseTaken = Math.min(s.hose() * between(random, 0.8, 1.2), 0.9 * total);
-    AirAndHoses taken =
-        new AirAndHoses(
-            new Volume((total - hoseTaken) * dry.kilopascals()),
-            hoseTaken,
-            R,
-            AirAndHoses.Source.MEASURED);
     Gauge gauge = new Gauge(s.step(), s.noise(), OptionalDouble.empty(), 0.05, true);
+    AirAndHoses taken =
+        switch (cell) {
+          case DRAWN -> drawn(s, outcome, gauge, dry);
+          case COUNTED -> counted(s, gauge, dry, random);
+          default -> taken(s, outcome, dry, random);
+        };
     double[] closing = outcome.draws()[0];
     boolean draws = closing[0] > closing[1];
     OptionalDouble shut =
@@ -235,33 +271,32 @@ record SimulatedTest(
     Soak soak = s.overnight() ? new Soak.Overnight() : new Soak.Unknown();
     HoldConditions conditions =
         new HoldConditions(
-            new GaugePressure(s.rated()),
-            new TestLimit(
-                new GaugePressure(s.rated() * (s.recovering() ? 1.5 : 1) + 8),
-                TestLimit.Source.MAKER_TEST_PRESSURE),
-            new AbsolutePressure(ATMOSPHERE),
-            t,
-            new Volume(s.liquid()),
-            s.coolant(),
-            taken,
-            gauge,
-            s.seen() ? Optional.of(new Thermometer(0.1, 0.05)) : Optional.empty(),
-            soak,
-            HoldConditions.OwnLeak.NONE,
-            new Acceptance(s.purpose(), s.purpose().usual()),
-            Optional.empty(),
-            new HoldConditions.Pumping(shut, new GaugePressure(0)),
-            List.of(),
-            s.recovering() ? OptionalDouble.of(1) : OptionalDouble.empty(),
-            draws
-                ? Optional.of(
-                    new Draw(
-                        new Volume(2),
-                        new GaugePressure(closing[0]),
-                        new GaugePressure(closing[1])))
-                : Optional.empty(),
-            Optional.empty(),
-            Medium.LIQUID);
+            new HoldConditions.Limits(
+                new GaugePressure(s.rated()),
+                new TestLimit(
+                    new GaugePressure(s.rated() * (s.recovering() ? 1.5 : 1) + 8),
+                    TestLimit.Source.MAKER_TEST_PRESSURE),
+                new Acceptance(s.purpose(), s.purpose().usual()),
+                Optional.empty()),
+            new HoldConditions.Surroundings(new AbsolutePressure(ATMOSPHERE), t, soak),
+            new HoldConditions.FilledSystem(
+                new Volume(s.liquid()), s.coolant(), taken, Medium.LIQUID),
+            new HoldConditions.Instruments(
+                gauge,
+                s.seen() ? Optional.of(new Thermometer(0.1, 0.05)) : Optional.empty(),
+                HoldConditions.OwnLeak.NONE),
+            new HoldConditions.Course(
+                new HoldConditions.Pumping(shut, new GaugePressure(0)),
+                List.of(),
+                s.recovering() ? OptionalDouble.of(1) : OptionalDouble.empty(),
+                draws
+                    ? Optional.of(
+                        new Draw(
+                            new Volume(2),
+                            new GaugePressure(closing[0]),
+                            new GaugePressure(closing[1])))
+                    : Optional.empty(),
+                Optional.empty()));
     PressureTestResult result = new PressureTest(outcome.trace(), conditions).analyse();
     Optional<PressureTestResult.Rate> rate =
         result.verdict() == VerdictKind.NOT_COUNTED ? Optional.empty() : result.rate();
@@ -289,5 +324,72 @@ record SimulatedTest(
         result.verdict() == VerdictKind.LEAK,
         planned,
         result.reasons().stream().map(r -> r.code().word()).toList());
+  }
+
+  /** Air and hoses as somebody measured them before, wrong by as much as is said. */
+  private static AirAndHoses taken(
+      Setting s, Outcome outcome, AbsolutePressure dry, Random random) {
+    double total =
+        (s.hoseThere() + outcome.gasAtHold() / dry.kilopascals()) * (1 + R * random.nextGaussian());
+    double hoseTaken = Math.min(s.hoseThere() * between(random, 0.8, 1.2), 0.9 * total);
+    return new AirAndHoses(
+        new Volume((total - hoseTaken) * dry.kilopascals()),
+        hoseTaken,
+        R,
+        AirAndHoses.Source.MEASURED);
+  }
+
+  /** Air and hoses from what the gauge showed at the draws after the closing one. */
+  private static AirAndHoses drawn(Setting s, Outcome outcome, Gauge gauge, AbsolutePressure dry) {
+    double[] volumes = outcome.draws().length == 2 ? new double[] {20} : new double[] {15, 20};
+    List<Draw> draws = new ArrayList<>();
+    for (int i = 0; i < volumes.length; i++) {
+      double[] shown = outcome.draws()[i + 1];
+      draws.add(
+          new Draw(
+              new Volume(volumes[i]), new GaugePressure(shown[0]), new GaugePressure(shown[1])));
+    }
+    return MeasuredCompliance.fromDraws(
+            draws,
+            Optional.of(HOSE),
+            new GaugePressure(s.rated()),
+            new AbsolutePressure(ATMOSPHERE),
+            gauge.noise())
+        .airAndHoses(dry);
+  }
+
+  /** Air and hoses from strokes of a pump that moves 2 % more or less than is said. */
+  private static AirAndHoses counted(Setting s, Gauge gauge, AbsolutePressure dry, Random random) {
+    double stroke = 15 * (1 + 0.02 * random.nextGaussian());
+    List<Strokes.Reading> readings = new ArrayList<>();
+    for (int count = 1; count < 200; count++) {
+      double room = ATMOSPHERE * stroke * count;
+      // (p + A)(V + h p) = A V + A n S: where so many strokes bring an even bubble and its hoses
+      double b = s.freeAir() + s.hose() * ATMOSPHERE;
+      double p = (-b + Math.sqrt(b * b + 4 * s.hose() * room)) / (2 * s.hose());
+      if (p > s.rated()) {
+        break;
+      }
+      if (count % 3 == 0) {
+        double shown = Math.rint((p + s.noise() * random.nextGaussian()) / s.step()) * s.step();
+        readings.add(new Strokes.Reading(count, new GaugePressure(shown)));
+      }
+    }
+    if (readings.isEmpty()) {
+      readings.add(new Strokes.Reading(1, new GaugePressure(s.rated())));
+    }
+    return MeasuredCompliance.fromStrokes(
+            new Strokes(
+                new Volume(15),
+                0.03,
+                new GaugePressure(0),
+                Temperature.ofCelsius(s.celsius()),
+                Temperature.ofCelsius(s.celsius()),
+                readings),
+            Optional.of(HOSE),
+            new GaugePressure(s.rated()),
+            new AbsolutePressure(ATMOSPHERE),
+            gauge.noise())
+        .airAndHoses(dry);
   }
 }

@@ -53,7 +53,8 @@ public final class CapStamp {
     }
     List<GaugePressure> meanings = new ArrayList<>();
     for (PressureUnit unit : PressureUnit.values()) {
-      if (Typed.pressure(text, unit) instanceof Understood<GaugePressure> u
+      if (unit.stamped()
+          && Typed.pressure(text, unit) instanceof Understood<GaugePressure> u
           && plausible(u.value())) {
         meanings.add(u.value());
       }

@@ -11,6 +11,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 
 /**
@@ -59,9 +60,10 @@ public record Dye(
     private double run;
     private int rounds;
     private final Set<Branch> reached = EnumSet.noneOf(Branch.class);
-    private final Map<String, Double> before = new HashMap<>();
+    private final Map<String, OptionalDouble> before = new HashMap<>();
     private final Map<String, Glow> glows = new HashMap<>();
     private final Set<String> dark = new HashSet<>();
+    private final Set<String> onceDark = new HashSet<>();
 
     Account(Circuit circuit) {
       this.circuit = circuit;
@@ -83,29 +85,35 @@ public record Dye(
     }
 
     private void scanned(DyeStep.Scanned s) {
-      double size = s.millimetres().orElse(0);
       if (!s.glows()) {
         glows.remove(s.joint());
+        onceDark.add(s.joint());
         if (dosed.isPresent()) {
           dark.add(s.joint());
         } else {
           before.remove(s.joint());
         }
       } else if (dosed.isEmpty()) {
-        before.put(s.joint(), size);
+        before.put(s.joint(), s.millimetres());
         glows.put(s.joint(), Glow.OLD);
       } else {
-        glows.put(s.joint(), now(s.joint(), size));
+        glows.put(s.joint(), now(s.joint(), s.millimetres()));
         dark.remove(s.joint());
       }
     }
 
-    private Glow now(String joint, double size) {
-      Double old = before.get(joint);
+    /** Growth is told by two sizes; without both nothing has grown as far as anybody knows. */
+    private Glow now(String joint, OptionalDouble size) {
+      OptionalDouble old = before.get(joint);
       if (old == null) {
-        return Glow.NEW;
+        return scannedBefore || onceDark.contains(joint) ? Glow.NEW : Glow.UNSCANNED;
       }
-      return size > old * GROWN_FACTOR && size > old + GROWN_BY ? Glow.GROWN : Glow.UNCHANGED;
+      boolean grown =
+          old.isPresent()
+              && size.isPresent()
+              && size.getAsDouble() > old.getAsDouble() * GROWN_FACTOR
+              && size.getAsDouble() > old.getAsDouble() + GROWN_BY;
+      return grown ? Glow.GROWN : Glow.UNCHANGED;
     }
 
     Dye dye() {

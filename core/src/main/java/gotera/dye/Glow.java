@@ -8,11 +8,13 @@ public enum Glow {
   GROWN,
   /** There before, and no larger: it has no weight. */
   UNCHANGED,
+  /** Glows, and nobody had scanned before the dye went in: it may be old, and weighs little. */
+  UNSCANNED,
   /** Seen before the dye went in, not scanned since. */
   OLD;
 
   /** Whether it says that the joint leaks. */
   public boolean counts() {
-    return this == NEW || this == GROWN;
+    return this == NEW || this == GROWN || this == UNSCANNED;
   }
 }

@@ -118,6 +118,11 @@ public sealed interface Finding {
    */
   final class MeasuredRate implements Finding {
     private static final double LOG_SD = 0.7;
+
+    /** A hundredth may come from anywhere within 1000 mL/min (our judgement, untested). */
+    private static final double FLAT_SHARE = 0.01;
+
+    private static final double FLAT = 1e-3; // per mL/min
     private static final int STEPS = 280;
     private static final double WIDTH = 3.5; // decades either way
 
@@ -133,8 +138,8 @@ public sealed interface Finding {
       }
       this.name = name;
       this.acting = Set.copyOf(acting);
-      this.tight = density(rate, u);
-      this.leaking = leaking(rate, u);
+      this.tight = mixed(density(rate, u));
+      this.leaking = mixed(leaking(rate, u));
     }
 
     @Override
@@ -145,6 +150,11 @@ public sealed interface Finding {
     @Override
     public double likelihood(Leaks leaks) {
       return acting.stream().anyMatch(leaks::at) ? leaking : tight;
+    }
+
+    /** With a little of a flat density, so that no rate decides alone. */
+    private static double mixed(double density) {
+      return (1 - FLAT_SHARE) * density + FLAT_SHARE * FLAT;
     }
 
     /** ∫ N(rate; q, u)·LN(q) dq, over the logarithm of q and over the noise where that is finer. */

@@ -12,6 +12,9 @@ import java.util.Map;
  * keeps sixty places to 1831 sets.
  */
 public final class Posterior {
+  /** Floor of a likelihood: nothing is quite impossible (our judgement, untested). */
+  private static final double LEAST = 1e-12;
+
   private final List<Hypothesis> places;
   private final Map<String, Integer> numbers;
   private final List<FaultSet> sets;
@@ -72,16 +75,24 @@ public final class Posterior {
     return all;
   }
 
-  /** What is known once every set was weighed with a factor. */
+  /**
+   * What is known once every set was weighed with a factor. In logarithms, so that many findings
+   * never underflow, and no factor below a floor, so that none can rule out everything.
+   */
   Posterior weighed(List<double[]> factors) {
-    double[] weighed = probability.clone();
-    for (double[] factor : factors) {
-      for (int k = 0; k < weighed.length; k++) {
-        weighed[k] *= factor[k];
+    double[] log = new double[probability.length];
+    for (int k = 0; k < log.length; k++) {
+      log[k] = Math.log(Math.max(LEAST, probability[k]));
+      for (double[] factor : factors) {
+        log[k] += Math.log(Math.max(LEAST, factor[k]));
       }
-      weighed = normalised(weighed);
     }
-    return new Posterior(places, numbers, sets, weighed);
+    double most = java.util.Arrays.stream(log).max().orElse(0);
+    double[] weighed = new double[log.length];
+    for (int k = 0; k < log.length; k++) {
+      weighed[k] = Math.exp(log[k] - most);
+    }
+    return new Posterior(places, numbers, sets, normalised(weighed));
   }
 
   private double likelihood(Finding finding, FaultSet set) {
@@ -106,9 +117,6 @@ public final class Posterior {
     double sum = 0;
     for (double w : weights) {
       sum += w;
-    }
-    if (!(sum > 0)) {
-      throw new IllegalArgumentException("the findings contradict each other: nothing can be so");
     }
     double[] p = new double[weights.length];
     for (int i = 0; i < p.length; i++) {

@@ -1,9 +1,5 @@
 package gotera.fitting;
 
-import org.hipparchus.linear.Array2DRowRealMatrix;
-import org.hipparchus.linear.CholeskyDecomposition;
-import org.hipparchus.linear.RealMatrix;
-
 /** What observations that are not made yet would tell about the parameters of a design. */
 public final class Information {
   private Information() {}
@@ -34,12 +30,6 @@ public final class Information {
         m[a][b] = m[b][a];
       }
     }
-    RealMatrix matrix = new Array2DRowRealMatrix(m, false);
-    double[] unit = new double[k];
-    unit[parameter] = 1;
-    return new CholeskyDecomposition(matrix, 1e-9, 0)
-        .getSolver()
-        .solve(new org.hipparchus.linear.ArrayRealVector(unit, false))
-        .getEntry(parameter);
+    return Symmetric.of(m).inverse().getEntry(parameter, parameter);
   }
 }

@@ -2,11 +2,10 @@ package gotera.fitting;
 
 import org.hipparchus.linear.Array2DRowRealMatrix;
 import org.hipparchus.linear.ArrayRealVector;
-import org.hipparchus.linear.QRDecomposition;
 import org.hipparchus.linear.RealMatrix;
 
 /**
- * Weighted linear least squares.
+ * Weighted linear least squares. What the rows do not tell comes out with a very large uncertainty.
  *
  * @param coefficients in the order of the columns
  * @param covariance of the coefficients; scaled up where the points scatter more than their noise
@@ -31,11 +30,12 @@ public record LeastSquares(double[] coefficients, double[][] covariance, double 
       }
       weighted.setEntry(i, observed[i] / sd[i]);
     }
-    double[] c = new QRDecomposition(design).getSolver().solve(weighted).toArray();
+    double[][] sums = design.transposeMultiply(design).getData();
+    Symmetric information = Symmetric.of(sums);
+    RealMatrix inverse = information.inverse();
+    double[] c = information.solve(design.transpose().operate(weighted)).toArray();
     double chiSquare =
         Math.pow(design.operate(new ArrayRealVector(c)).subtract(weighted).getNorm(), 2);
-    RealMatrix inverse =
-        new QRDecomposition(design.transposeMultiply(design)).getSolver().getInverse();
     int free = rows.length - columns;
     double scale = free > 0 ? Math.max(1, chiSquare / free) : 1;
     return new LeastSquares(c, inverse.scalarMultiply(scale).getData(), chiSquare);

@@ -1,8 +1,6 @@
 package gotera.fitting;
 
-import org.hipparchus.linear.Array2DRowRealMatrix;
 import org.hipparchus.linear.ArrayRealVector;
-import org.hipparchus.linear.CholeskyDecomposition;
 import org.hipparchus.linear.RealMatrix;
 import org.hipparchus.linear.RealVector;
 
@@ -31,15 +29,12 @@ public record LinearPosterior(double[] mean, double[][] covariance, double logEv
     double square = accumulate(problem, sums, products);
     double s = problem.lastScale();
     sums[k - 1][k - 1] += 1 / (s * s);
-    RealMatrix information = new Array2DRowRealMatrix(sums, false);
     RealVector right = new ArrayRealVector(products, false);
-    CholeskyDecomposition cholesky = new CholeskyDecomposition(information, 1e-9, 0);
-    RealVector mean = cholesky.getSolver().solve(right);
-    RealMatrix covariance = cholesky.getSolver().getInverse();
+    Symmetric information = Symmetric.of(sums);
+    RealMatrix covariance = information.inverse();
+    RealVector mean = information.solve(right);
     double logEvidence =
-        -0.5 * (square - right.dotProduct(mean))
-            - 0.5 * Math.log(cholesky.getDeterminant())
-            - Math.log(s);
+        -0.5 * (square - right.dotProduct(mean)) - 0.5 * information.logDeterminant() - Math.log(s);
     if (!problem.lastPositive()) {
       return new LinearPosterior(mean.toArray(), covariance.getData(), logEvidence);
     }

@@ -21,50 +21,20 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 
 /**
- * Everything about a hold that is not on its trace.
+ * Everything about a hold that is not on its trace, by what belongs together.
  *
- * @param rated pressure that rates are quoted at, p_ref: the cap's rating unless the job says
- *     otherwise
- * @param limit highest pressure the test may use
- * @param atmosphere pressure of the surrounding air
- * @param ambient temperature assumed where none was read
- * @param liquid volume of liquid in the system, V_L
- * @param coolant what the liquid is
- * @param airAndHoses what air and hoses give at the start of the hold
- * @param gauge the tester's gauge
- * @param thermometer the thermometer, if one was read
- * @param soak how long the vehicle stood
- * @param ownLeak the tester's own leak, with its standard uncertainty
- * @param acceptance the limit for tight, and the purpose
- * @param makerRule the maker's rule, if there is one
- * @param pumping when pumping ended and from which pressure it started
- * @param earlier holds of the last hour on the same system, the first first
- * @param disturbedMinutesBefore minutes since a higher pressure, a release or a draw, if any (min)
- * @param closingDraw the draw that closes a sign-off, if made
- * @param window part of the trace to use, if chosen
- * @param medium what is pressed through a leak; rates of air are volumes at the rated pressure, or
- *     at one atmosphere into a full vacuum
+ * @param limits pressures, what counts as tight, and the maker's rule
+ * @param surroundings the air around, and how long the vehicle stood in it
+ * @param system what is filled, and what it gives
+ * @param instruments what it is measured with
+ * @param course what was done to it before, during and after
  */
 public record HoldConditions(
-    GaugePressure rated,
-    TestLimit limit,
-    AbsolutePressure atmosphere,
-    Temperature ambient,
-    Volume liquid,
-    CoolantMixture coolant,
-    AirAndHoses airAndHoses,
-    Gauge gauge,
-    Optional<Thermometer> thermometer,
-    Soak soak,
-    OwnLeak ownLeak,
-    Acceptance acceptance,
-    Optional<MakerRule> makerRule,
-    Pumping pumping,
-    List<EarlierHold> earlier,
-    OptionalDouble disturbedMinutesBefore,
-    Optional<Draw> closingDraw,
-    Optional<Window> window,
-    Medium medium) {
+    Limits limits,
+    Surroundings surroundings,
+    FilledSystem system,
+    Instruments instruments,
+    Course course) {
 
   /**
    * A pressure held before counts as higher, so that hoses recover from it, from five hundredths
@@ -72,70 +42,229 @@ public record HoldConditions(
    */
   public static final double HIGHER = 1.05;
 
-  /** Refuses pressures and volumes that make no test. */
+  /** Refuses a test of liquid without liquid. */
   public HoldConditions {
-    earlier = List.copyOf(earlier);
-    if (!(rated.kilopascals() > 0) || !(limit.pressure().kilopascals() > 0)) {
-      throw new IllegalArgumentException("rated and limit pressure must be positive");
-    }
-    if (!(liquid.millilitres() > 0) && medium == Medium.LIQUID) {
+    if (!(system.liquid().millilitres() > 0) && system.medium() == Medium.LIQUID) {
       throw new IllegalArgumentException("there must be liquid in the system");
     }
+  }
+
+  /**
+   * Pressures of a test and what it is held against.
+   *
+   * @param rated pressure that rates are quoted at, p_ref: the cap's rating unless the job says
+   *     otherwise
+   * @param limit highest pressure the test may use
+   * @param acceptance the limit for tight, and the purpose
+   * @param makerRule the maker's rule, if there is one
+   */
+  public record Limits(
+      GaugePressure rated, TestLimit limit, Acceptance acceptance, Optional<MakerRule> makerRule) {
+    /** Refuses pressures that make no test. */
+    public Limits {
+      if (!(rated.kilopascals() > 0) || !(limit.pressure().kilopascals() > 0)) {
+        throw new IllegalArgumentException("rated and limit pressure must be positive");
+      }
+    }
+  }
+
+  /**
+   * The air around.
+   *
+   * @param atmosphere its pressure
+   * @param ambient temperature assumed where none was read
+   * @param soak how long the vehicle stood
+   */
+  public record Surroundings(AbsolutePressure atmosphere, Temperature ambient, Soak soak) {}
+
+  /**
+   * What is under pressure.
+   *
+   * @param liquid volume of liquid in the system, V_L
+   * @param coolant what the liquid is
+   * @param airAndHoses what air and hoses give at the start of the hold
+   * @param medium what is pressed through a leak; rates of air are volumes at the rated pressure,
+   *     or at one atmosphere into a full vacuum
+   */
+  public record FilledSystem(
+      Volume liquid, CoolantMixture coolant, AirAndHoses airAndHoses, Medium medium) {}
+
+  /**
+   * What it is measured with.
+   *
+   * @param gauge the tester's gauge
+   * @param thermometer the thermometer, if one was read
+   * @param ownLeak the tester's own leak, with its standard uncertainty
+   */
+  public record Instruments(Gauge gauge, Optional<Thermometer> thermometer, OwnLeak ownLeak) {}
+
+  /**
+   * What was done.
+   *
+   * @param pumping when pumping ended and from which pressure it started
+   * @param earlier holds of the last hour on the same system, the first first
+   * @param disturbedMinutesBefore minutes since a higher pressure, a release or a draw, if any
+   * @param closingDraw the draw that closes a sign-off, if made
+   * @param window part of the trace to use, if chosen
+   */
+  public record Course(
+      Pumping pumping,
+      List<EarlierHold> earlier,
+      OptionalDouble disturbedMinutesBefore,
+      Optional<Draw> closingDraw,
+      Optional<Window> window) {
+    /** Keeps its own copy. */
+    public Course {
+      earlier = List.copyOf(earlier);
+    }
+
+    /** A hold about which nothing more is known. */
+    public static Course of(Pumping pumping) {
+      return new Course(
+          pumping, List.of(), OptionalDouble.empty(), Optional.empty(), Optional.empty());
+    }
+
+    /** The same after another pumping. */
+    Course pumped(Pumping other) {
+      return new Course(other, earlier, disturbedMinutesBefore, closingDraw, window);
+    }
+
+    /** The same, so many minutes after a higher pressure. */
+    Course disturbed(OptionalDouble minutes) {
+      return new Course(pumping, earlier, minutes, closingDraw, window);
+    }
+
+    /** The same, closed by a draw. */
+    Course closed(Optional<Draw> draw) {
+      return new Course(pumping, earlier, disturbedMinutesBefore, draw, window);
+    }
+  }
+
+  /** {@link Limits#rated}. */
+  public GaugePressure rated() {
+    return limits.rated();
+  }
+
+  /** {@link Limits#limit}. */
+  public TestLimit limit() {
+    return limits.limit();
+  }
+
+  /** {@link Limits#acceptance}. */
+  public Acceptance acceptance() {
+    return limits.acceptance();
+  }
+
+  /** {@link Limits#makerRule}. */
+  public Optional<MakerRule> makerRule() {
+    return limits.makerRule();
+  }
+
+  /** {@link Surroundings#atmosphere}. */
+  public AbsolutePressure atmosphere() {
+    return surroundings.atmosphere();
+  }
+
+  /** {@link Surroundings#ambient}. */
+  public Temperature ambient() {
+    return surroundings.ambient();
+  }
+
+  /** {@link Surroundings#soak}. */
+  public Soak soak() {
+    return surroundings.soak();
+  }
+
+  /** {@link FilledSystem#liquid}. */
+  public Volume liquid() {
+    return system.liquid();
+  }
+
+  /** {@link FilledSystem#coolant}. */
+  public CoolantMixture coolant() {
+    return system.coolant();
+  }
+
+  /** {@link FilledSystem#airAndHoses}. */
+  public AirAndHoses airAndHoses() {
+    return system.airAndHoses();
+  }
+
+  /** {@link FilledSystem#medium}. */
+  public Medium medium() {
+    return system.medium();
+  }
+
+  /** {@link Instruments#gauge}. */
+  public Gauge gauge() {
+    return instruments.gauge();
+  }
+
+  /** {@link Instruments#thermometer}. */
+  public Optional<Thermometer> thermometer() {
+    return instruments.thermometer();
+  }
+
+  /** {@link Instruments#ownLeak}. */
+  public OwnLeak ownLeak() {
+    return instruments.ownLeak();
+  }
+
+  /** {@link Course#pumping}. */
+  public Pumping pumping() {
+    return course.pumping();
+  }
+
+  /** {@link Course#earlier}. */
+  public List<EarlierHold> earlier() {
+    return course.earlier();
+  }
+
+  /** {@link Course#disturbedMinutesBefore}. */
+  public OptionalDouble disturbedMinutesBefore() {
+    return course.disturbedMinutesBefore();
+  }
+
+  /** {@link Course#closingDraw}. */
+  public Optional<Draw> closingDraw() {
+    return course.closingDraw();
+  }
+
+  /** {@link Course#window}. */
+  public Optional<Window> window() {
+    return course.window();
   }
 
   /**
    * What a leak passes at a gauge pressure (kPa), as a share of what it passes at the rated one.
    */
   public double share(LeakLaw law, double gauge) {
-    return medium.share(law, gauge, rated.kilopascals(), atmosphere.kilopascals());
+    return medium().share(law, gauge, rated().kilopascals(), atmosphere().kilopascals());
   }
 
   /** The same, so many minutes after a higher pressure. */
   HoldConditions disturbed(OptionalDouble minutes) {
+    return new HoldConditions(limits, surroundings, system, instruments, course.disturbed(minutes));
+  }
+
+  /** The same hold with more known of it: how long it stood, what gives, how it was closed. */
+  HoldConditions knowing(Soak stood, AirAndHoses gives, Optional<Draw> closed) {
     return new HoldConditions(
-        rated,
-        limit,
-        atmosphere,
-        ambient,
-        liquid,
-        coolant,
-        airAndHoses,
-        gauge,
-        thermometer,
-        soak,
-        ownLeak,
-        acceptance,
-        makerRule,
-        pumping,
-        earlier,
-        minutes,
-        closingDraw,
-        window,
-        medium);
+        limits,
+        new Surroundings(atmosphere(), ambient(), stood),
+        new FilledSystem(liquid(), coolant(), gives, medium()),
+        instruments,
+        course.closed(closed));
   }
 
   /** The same system held at another pressure, after another pumping. */
   HoldConditions at(GaugePressure pressure, AirAndHoses there, Pumping pumped) {
     return new HoldConditions(
-        pressure,
-        limit,
-        atmosphere,
-        ambient,
-        liquid,
-        coolant,
-        there,
-        gauge,
-        thermometer,
-        soak,
-        ownLeak,
-        acceptance,
-        makerRule,
-        pumped,
-        earlier,
-        disturbedMinutesBefore,
-        closingDraw,
-        window,
-        medium);
+        new Limits(pressure, limit(), acceptance(), makerRule()),
+        surroundings,
+        new FilledSystem(liquid(), coolant(), there, medium()),
+        instruments,
+        course.pumped(pumped));
   }
 
   /**

@@ -23,6 +23,9 @@ record HoldParts(Optional<Trace> preHold, List<Trace> earlier, OptionalDouble si
   private static final double HOLD_SHARE = 0.8;
   private static final int FEWEST = 3;
 
+  /** So many holds before the one that is judged are looked at: those of the last hour or so. */
+  private static final int MOST_EARLIER = 8;
+
   static HoldParts before(Trace trace, HoldConditions conditions) {
     double judged = judgedFrom(trace, conditions);
     Optional<Trace> preHold = Optional.empty();
@@ -31,14 +34,7 @@ record HoldParts(Optional<Trace> preHold, List<Trace> earlier, OptionalDouble si
     Trace whole = HoldWindow.whole(trace, conditions);
     double start = whole.size() == 0 ? rated : whole.gauge(0);
     OptionalDouble sinceHigher = OptionalDouble.empty();
-    for (TraceEvent shut : trace.events()) {
-      if (shut.kind() != TraceEvent.Kind.VALVE_SHUT || shut.seconds() >= judged) {
-        continue;
-      }
-      Trace part = trace.between(shut.seconds(), end(trace, shut.seconds()));
-      if (part.size() < 2) {
-        continue;
-      }
+    for (Trace part : holdsBefore(trace, judged)) {
       if (part.highest().orElse(0.0) <= PRE_HOLD_SHARE * rated) {
         preHold = Optional.of(part);
       } else if (PressureTest.meanPressure(part) > HoldConditions.HIGHER * start) {
@@ -50,6 +46,35 @@ record HoldParts(Optional<Trace> preHold, List<Trace> earlier, OptionalDouble si
     return new HoldParts(preHold, List.copyOf(earlier), sinceHigher);
   }
 
+  /**
+   * The last holds before a moment, in order: each from the valve being shut to the next thing done
+   * to the pressure.
+   */
+  private static List<Trace> holdsBefore(Trace trace, double judged) {
+    List<Trace> holds = new ArrayList<>();
+    double end = Double.POSITIVE_INFINITY;
+    for (int i = trace.events().size() - 1; i >= 0 && holds.size() < MOST_EARLIER; i--) {
+      TraceEvent e = trace.events().get(i);
+      if (e.kind() == TraceEvent.Kind.VALVE_SHUT && e.seconds() < judged) {
+        Trace part = trace.between(e.seconds(), end);
+        if (part.size() >= 2) {
+          holds.add(0, part);
+        }
+      }
+      if (disturbs(e) && e.seconds() < end) {
+        end = Math.nextDown(e.seconds());
+      }
+    }
+    return holds;
+  }
+
+  private static boolean disturbs(TraceEvent e) {
+    return switch (e.kind()) {
+      case PUMPED, VALVE_SHUT, DRAW, RELEASED -> true;
+      default -> false;
+    };
+  }
+
   /** When the valve was shut for the hold that is judged (s). */
   private static double judgedFrom(Trace trace, HoldConditions conditions) {
     double from = conditions.window().map(HoldConditions.Window::from).orElse(Double.MAX_VALUE);
@@ -58,20 +83,5 @@ record HoldParts(Optional<Trace> preHold, List<Trace> earlier, OptionalDouble si
         .mapToDouble(TraceEvent::seconds)
         .reduce((a, b) -> b)
         .orElse(Double.NEGATIVE_INFINITY);
-  }
-
-  /** The next thing that was done to the pressure (s). */
-  private static double end(Trace trace, double shut) {
-    return trace.events().stream()
-        .filter(e -> e.seconds() > shut)
-        .filter(
-            e ->
-                switch (e.kind()) {
-                  case PUMPED, VALVE_SHUT, DRAW, RELEASED -> true;
-                  default -> false;
-                })
-        .mapToDouble(e -> Math.nextDown(e.seconds()))
-        .findFirst()
-        .orElse(Double.POSITIVE_INFINITY);
   }
 }

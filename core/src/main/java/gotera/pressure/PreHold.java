@@ -1,11 +1,13 @@
 package gotera.pressure;
 
+import gotera.coolant.Expansion;
 import gotera.pressure.compliance.AirAndHoses;
 import gotera.pressure.law.LeakLaw;
 import gotera.pressure.trace.Soak;
 import gotera.pressure.trace.TemperatureTrack;
 import gotera.pressure.trace.Trace;
 import gotera.quantity.GaugePressure;
+import gotera.quantity.Temperature;
 import gotera.quantity.Volume;
 import java.util.List;
 import java.util.Optional;
@@ -23,6 +25,9 @@ import java.util.Optional;
 record PreHold(double drift, double u, double gauge, double sensitivity) {
   /** What a drift changes by on its own between two holds (K/min) (our judgement, untested). */
   private static final double FLOOR = 0.001;
+
+  /** A pre-hold at a tenth of the pressure leaks at most a third of the rate (orifice) (1). */
+  private static final double MOST_LEAKED = 0.5;
 
   static PreHold of(Trace low, Trace window, HoldConditions conditions, double celsius) {
     double mean = PressureTest.meanPressure(low);
@@ -81,7 +86,7 @@ record PreHold(double drift, double u, double gauge, double sensitivity) {
     for (LeakLaw.Weight w : laws) {
       share += w.probability() * conditions.share(w.law(), gauge);
     }
-    return share * theta / sensitivity;
+    return Math.min(MOST_LEAKED, share * theta / sensitivity);
   }
 
   /** The pre-hold of a trace, if it has one and knows the temperature better than the readings. */
@@ -89,8 +94,15 @@ record PreHold(double drift, double u, double gauge, double sensitivity) {
       HoldParts parts, Trace window, HoldConditions conditions, TemperatureTrack readings) {
     return parts
         .preHold()
+        .filter(low -> known(readings.celsius(low.seconds(0)), conditions))
         .map(low -> of(low, window, conditions, readings.celsius(low.seconds(0))))
         .filter(p -> p.u() < readings.uncertainty());
+  }
+
+  /** What the readings of the hold say of the time before it may be far outside of every table. */
+  private static boolean known(double celsius, HoldConditions conditions) {
+    return !(conditions.liquid().millilitres() > 0)
+        || Expansion.covers(Temperature.ofCelsius(celsius));
   }
 
   private static double middle(Trace t) {

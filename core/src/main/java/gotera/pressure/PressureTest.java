@@ -31,56 +31,73 @@ import java.util.stream.Stream;
  * @param conditions everything else
  */
 public record PressureTest(Trace trace, HoldConditions conditions) {
-  /** A reading so soon tells the pressure at which the valve was shut (s; our judgement). */
-  private static final double AT_THE_VALVE = 5;
+  /** With less of the rated pressure than this share nothing is driven through a leak (1). */
+  private static final double LEAST_DRIVE = 0.01;
 
-  /** The verdict, from everything known now. */
+  /**
+   * The verdict, from everything known now. Every trace under every conditions has one: what cannot
+   * be reckoned with does not count, and says why.
+   */
   public PressureTestResult analyse() {
+    Trace whole = HoldWindow.whole(trace, conditions);
+    if (trace.first(TraceEvent.Kind.PLACE_SEEN).isPresent()) {
+      return withoutRate(VerdictKind.STOPPED, List.of(), makerRule(whole), whole);
+    }
+    List<Reason> impossible = Plausible.problems(trace, conditions);
+    if (!impossible.isEmpty()) {
+      return withoutRate(VerdictKind.NOT_COUNTED, impossible, Optional.empty(), whole);
+    }
     HoldParts parts = HoldParts.before(trace, conditions);
     if (parts.sinceHigher().isPresent() && conditions.disturbedMinutesBefore().isEmpty()) {
-      return new PressureTest(trace, conditions.disturbed(parts.sinceHigher())).analyse();
+      return new PressureTest(trace, conditions.disturbed(parts.sinceHigher()))
+          .judged(parts, whole);
     }
-    Trace whole = HoldWindow.whole(trace, conditions);
+    return judged(parts, whole);
+  }
+
+  private Optional<PressureTestResult.MakerRuleResult> makerRule(Trace whole) {
+    return conditions
+        .makerRule()
+        .filter(r -> Plausible.problems(trace, conditions).isEmpty())
+        .map(r -> MakerRuleOnTrace.of(r, whole, HoldWindow.shut(trace, conditions), conditions));
+  }
+
+  private PressureTestResult judged(HoldParts parts, Trace whole) {
     Disturbances quiet =
         Disturbances.cutOut(HoldWindow.cooled(whole, conditions), conditions.gauge());
     Trace window = quiet.trace();
-    Optional<PressureTestResult.MakerRuleResult> rule =
-        conditions.makerRule().map(r -> MakerRuleOnTrace.of(r, whole, conditions));
-    if (trace.first(TraceEvent.Kind.PLACE_SEEN).isPresent()) {
-      return withoutRate(VerdictKind.STOPPED, List.of(), OptionalDouble.empty(), rule, window);
-    }
+    Optional<PressureTestResult.MakerRuleResult> rule = makerRule(whole);
     OptionalDouble gross = GrossLeak.lowerBound(trace, whole, conditions);
     if (gross.isPresent()) {
-      return withoutRate(VerdictKind.GROSS, List.of(), gross, rule, whole);
+      return gross(gross, rule, whole);
     }
     List<Reason> failed = VerdictRules.failedConditions(trace, conditions);
     if (window.size() < 2) {
-      failed.add(Reason.of(Code.TOO_FEW_READINGS, (double) window.size()));
-      VerdictKind kind = failed.size() > 1 ? VerdictKind.NOT_COUNTED : VerdictKind.NOT_PROVEN;
-      return withoutRate(kind, failed, OptionalDouble.empty(), rule, window);
+      return tooLittle(
+          failed, Reason.of(Code.TOO_FEW_READINGS, (double) window.size()), rule, window);
     }
     TemperatureTrack readings =
         TemperatureTrack.through(
             window, conditions.thermometer(), conditions.soak(), conditions.ambient().celsius());
     if (!temperatureKnown(window, readings)) {
-      failed.add(Reason.of(Code.TEMPERATURE_OUTSIDE_TABLE, readings.highest()));
-      VerdictKind kind = failed.size() > 1 ? VerdictKind.NOT_COUNTED : VerdictKind.NOT_PROVEN;
-      return withoutRate(kind, failed, OptionalDouble.empty(), rule, window);
+      return tooLittle(
+          failed, Reason.of(Code.TEMPERATURE_OUTSIDE_TABLE, readings.highest()), rule, window);
     }
     Optional<PreHold> preHold = PreHold.better(parts, window, conditions, readings);
     TemperatureTrack temperature =
         preHold.map(p -> p.track(window, readings.celsius(window.seconds(0)))).orElse(readings);
     RateEstimate estimate = RateEstimator.estimate(window, conditions, temperature);
+    if (!(estimate.meanDrive() > LEAST_DRIVE)) {
+      return tooLittle(
+          failed,
+          Reason.of(Code.PRESSURE_TOO_LOW, meanPressure(window), conditions.rated().kilopascals()),
+          rule,
+          window);
+    }
     PressureTestResult.Rate rate = rate(window, estimate, temperature, parts, preHold);
     VerdictRules.Outcome outcome =
         VerdictRules.judge(
-            failed,
-            startPressure(whole),
-            window,
-            conditions,
-            temperature,
-            estimate.scatter(),
-            rate);
+            failed, start(whole), window, conditions, temperature, estimate.scatter(), rate);
     return new PressureTestResult(
         RateEstimator.VERSION,
         outcome.kind(),
@@ -91,6 +108,17 @@ public record PressureTest(Trace trace, HoldConditions conditions) {
         used(window),
         quiet.found(),
         estimate.curve());
+  }
+
+  /** Too little for a rate: not proven, or not even counting where a condition failed too. */
+  private static PressureTestResult tooLittle(
+      List<Reason> failed,
+      Reason missing,
+      Optional<PressureTestResult.MakerRuleResult> rule,
+      Trace window) {
+    VerdictKind kind = failed.isEmpty() ? VerdictKind.NOT_PROVEN : VerdictKind.NOT_COUNTED;
+    failed.add(missing);
+    return withoutRate(kind, failed, rule, window);
   }
 
   private boolean temperatureKnown(Trace window, TemperatureTrack temperature) {
@@ -247,20 +275,19 @@ public record PressureTest(Trace trace, HoldConditions conditions) {
   }
 
   /**
-   * What the gauge showed when the valve was shut: the first reading after it, or one just before
-   * it if that was higher. Where nobody read it then, a leak may have shut before the first
-   * reading, and the rated pressure stands in (kPa).
+   * What the gauge showed when the valve was shut: the first reading of the hold, or one just
+   * before it if that was higher.
    */
-  private double startPressure(Trace whole) {
+  private VerdictRules.Start start(Trace whole) {
     double first = whole.seconds(0);
-    double shut =
-        trace
-            .last(TraceEvent.Kind.VALVE_SHUT)
-            .map(TraceEvent::seconds)
-            .orElse(conditions.pumping().until().orElse(first));
-    double read =
-        Math.max(whole.gauge(0), trace.between(shut - AT_THE_VALVE, first).highest().orElse(0.0));
-    return first - shut <= AT_THE_VALVE ? read : Math.max(read, conditions.rated().kilopascals());
+    double shut = HoldWindow.shut(trace, conditions);
+    if (Double.isInfinite(shut)) {
+      shut = first;
+    }
+    double before =
+        trace.between(shut - HoldWindow.AT_THE_VALVE, first).highest().orElse(whole.gauge(0));
+    return new VerdictRules.Start(
+        Math.max(whole.gauge(0), before), first - shut <= HoldWindow.AT_THE_VALVE);
   }
 
   /** The lower of the last reading and the fitted curve's end: one reading may be luck (kPa). */
@@ -281,6 +308,19 @@ public record PressureTest(Trace trace, HoldConditions conditions) {
   }
 
   private static PressureTestResult withoutRate(
+      VerdictKind kind,
+      List<Reason> reasons,
+      Optional<PressureTestResult.MakerRuleResult> rule,
+      Trace window) {
+    return answer(kind, reasons, OptionalDouble.empty(), rule, window);
+  }
+
+  private static PressureTestResult gross(
+      OptionalDouble lowerBound, Optional<PressureTestResult.MakerRuleResult> rule, Trace whole) {
+    return answer(VerdictKind.GROSS, List.of(), lowerBound, rule, whole);
+  }
+
+  private static PressureTestResult answer(
       VerdictKind kind,
       List<Reason> reasons,
       OptionalDouble lowerBound,

@@ -29,7 +29,7 @@ import java.util.Objects;
  */
 final class RateEstimator {
   /** Version stored with every verdict. */
-  static final String VERSION = "laws-3";
+  static final String VERSION = "laws-4";
 
   private static final int LONGEST = 400;
   private static final int NODES = 31;

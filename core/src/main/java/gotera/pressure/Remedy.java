@@ -25,6 +25,10 @@ public record Remedy(Kind kind, double figure) {
   private static final double MEASURED = 0.06;
 
   private static final double LEAST_AIR = 10; // mL
+  private static final double ONE_BAR_UP = 200; // kPa, absolute
+
+  /** Reckoning with readings closer than a second gains nothing (min) (our judgement). */
+  private static final double SHORTEST_INTERVAL = 1.0 / 60;
 
   /** What can be changed. */
   public enum Kind {
@@ -55,7 +59,8 @@ public record Remedy(Kind kind, double figure) {
     double minutes = (window.to() - window.from()) / 60;
     int readings = test.trace().between(window.from(), window.to()).size();
     double limit = conditions.acceptance().limit();
-    TestPlan plan = plan(conditions, rate, minutes / Math.max(1, Math.min(readings - 1, 400)));
+    double interval = minutes / Math.max(1, Math.min(readings - 1, 400));
+    TestPlan plan = plan(conditions, rate, Math.max(SHORTEST_INTERVAL, interval));
     List<Remedy> remedies = new ArrayList<>();
     OptionalDouble longer = plan.shortest(limit);
     if (longer.isPresent() && longer.getAsDouble() > minutes) {
@@ -91,7 +96,12 @@ public record Remedy(Kind kind, double figure) {
   private static TestPlan plan(
       HoldConditions conditions, PressureTestResult.Rate rate, double interval) {
     AirAndHoses as = rate.airAndHoses();
-    double dry = as.trappedAir().millilitres() / Math.max(1e-9, rate.compliance() - as.hose());
+    double air = as.trappedAir().millilitres();
+    // without air its pressure does not matter; some must stand there
+    double dry =
+        air > 0 && rate.compliance() > as.hose()
+            ? air / (rate.compliance() - as.hose())
+            : ONE_BAR_UP;
     // a thermometer's log gets better with time, what one probe does not know does not
     // and a drift within its own uncertainty may well be none
     double drift =

@@ -44,6 +44,14 @@ final class VerdictRules {
    */
   record Outcome(VerdictKind kind, List<Reason> reasons) {}
 
+  /**
+   * The beginning of a hold.
+   *
+   * @param gauge highest gauge pressure read then (kPa)
+   * @param read whether somebody read it at the valve
+   */
+  record Start(double gauge, boolean read) {}
+
   /** Conditions that make a test not count, whatever its rate. */
   static List<Reason> failedConditions(Trace trace, HoldConditions conditions) {
     List<Reason> failed = new ArrayList<>();
@@ -75,12 +83,12 @@ final class VerdictRules {
   /**
    * The verdict on a rate.
    *
-   * @param start gauge pressure when the valve was shut (kPa); a leak that shuts with falling
+   * @param start what the gauge showed when the valve was shut; a leak that shuts with falling
    *     pressure may have fallen before the window begins
    */
   static Outcome judge(
       List<Reason> failed,
-      double start,
+      Start start,
       Trace window,
       HoldConditions conditions,
       TemperatureTrack temperature,
@@ -119,7 +127,7 @@ final class VerdictRules {
   }
 
   private static List<Reason> missingForTight(
-      double start,
+      Start start,
       Trace window,
       HoldConditions conditions,
       Scatter scatter,
@@ -152,14 +160,17 @@ final class VerdictRules {
   }
 
   private static List<Reason> missingPressure(
-      double start, HoldConditions conditions, PressureTestResult.Rate rate) {
+      Start start, HoldConditions conditions, PressureTestResult.Rate rate) {
     List<Reason> missing = new ArrayList<>();
     if (rate.meanPressure() < MEAN_SHARE * conditions.rated().kilopascals()) {
       missing.add(
           Reason.of(Code.PRESSURE_TOO_LOW, rate.meanPressure(), conditions.rated().kilopascals()));
     }
-    if (rate.endPressure() < END_SHARE * start) {
-      missing.add(Reason.of(Code.FELL_TOO_FAR, rate.endPressure(), start));
+    double rated = conditions.rated().kilopascals();
+    if (rate.endPressure() < END_SHARE * start.gauge()) {
+      missing.add(Reason.of(Code.FELL_TOO_FAR, rate.endPressure(), start.gauge()));
+    } else if (!start.read() && rate.endPressure() < END_SHARE * rated) {
+      missing.add(Reason.of(Code.START_NOT_READ, start.gauge(), rated));
     }
     return missing;
   }

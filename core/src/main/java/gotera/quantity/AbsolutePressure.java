@@ -25,4 +25,9 @@ public record AbsolutePressure(double kilopascals) {
     }
     return new AbsolutePressure(101.325 * Math.pow(1 - 2.25577e-5 * metres, 5.25588));
   }
+
+  /** Height at which the air has a pressure (m), the inverse of {@link #atAltitude}. */
+  public static double altitudeOf(double kilopascals) {
+    return (1 - Math.pow(kilopascals / 101.325, 1 / 5.25588)) / 2.25577e-5;
+  }
 }

@@ -7,7 +7,9 @@ public enum PressureUnit {
   /** Pound-force per square inch: 6.894757293168 kPa (NIST SP 811:2008, appendix B.8). */
   PSI("psi", 6.894757293168, 1),
   /** Bar: 100 kPa exactly (BIPM SI Brochure, 9th edition, table 8 remarks). */
-  BAR("bar", 100.0, 3);
+  BAR("bar", 100.0, 3),
+  /** Conventional inch of mercury: 3.386389 kPa (NIST SP 811:2008, appendix B.8). */
+  INCH_OF_MERCURY("inHg", 3.386389, 1);
 
   private final String symbol;
   private final double kilopascals;
@@ -17,6 +19,11 @@ public enum PressureUnit {
     this.symbol = symbol;
     this.kilopascals = kilopascals;
     this.decimals = decimals;
+  }
+
+  /** Whether caps and gauges of pressure are stamped in it; vacuum gauges alone in the other. */
+  public boolean stamped() {
+    return this != INCH_OF_MERCURY;
   }
 
   /** The unit as written on screen. */

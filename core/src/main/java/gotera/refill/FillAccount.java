@@ -23,6 +23,10 @@ public record FillAccount(double full, List<Moment> moments) {
     TO_THE_BRIM,
     /** Poured in. */
     IN,
+    /** Pushed in of what is in it already: it changes no strength. */
+    IN_SAME,
+    /** The strength was measured: from here on it is what was read. */
+    MEASURED,
     /** Drained, drawn or caught: known to have gone. */
     OUT,
     /** Drained until nothing more came; what cannot be drained stays. */
@@ -34,7 +38,7 @@ public record FillAccount(double full, List<Moment> moments) {
    *
    * @param kind what it does
    * @param millilitres how much (mL), above zero
-   * @param strength strength of what was poured in, 0 to 1; of no meaning for what goes out
+   * @param strength strength of what was poured in, or was measured, 0 to 1; of no meaning else
    */
   public record Entry(Kind kind, double millilitres, double strength) {
     /** Refuses what cannot be. */
@@ -86,6 +90,13 @@ public record FillAccount(double full, List<Moment> moments) {
               m.glycol() + e.millilitres() * e.strength(),
               m.lost(),
               m.lostGlycol());
+      case IN_SAME ->
+          new Moment(
+              m.volume() + e.millilitres(),
+              m.glycol() + e.millilitres() * m.strength(),
+              m.lost(),
+              m.lostGlycol());
+      case MEASURED -> new Moment(m.volume(), m.volume() * e.strength(), m.lost(), m.lostGlycol());
       case OUT, DRAINED -> {
         double gone = Math.min(e.millilitres(), m.volume());
         yield new Moment(

@@ -17,8 +17,16 @@ import java.util.Random;
  * @param system sizes and materials
  * @param leaks what leaves
  * @param instruments gauge and thermometer
+ * @param otherwise what it does otherwise than the estimator has it
  */
-public record StandInVehicle(SystemUnderTest system, List<Leak> leaks, Instruments instruments) {
+public record StandInVehicle(
+    SystemUnderTest system, List<Leak> leaks, Instruments instruments, Otherwise otherwise) {
+  /** A vehicle that does nothing otherwise. */
+  public StandInVehicle(SystemUnderTest system, List<Leak> leaks, Instruments instruments) {
+    this(system, leaks, instruments, Otherwise.NOTHING);
+  }
+
+  private static final double STIFF_AT = 150; // kPa
   private static final double STEP = 0.1; // s
   private static final double AIR_COOLS = 6; // s
   private static final double ATMOSPHERE = 101.325; // kPa
@@ -44,6 +52,39 @@ public record StandInVehicle(SystemUnderTest system, List<Leak> leaks, Instrumen
       double creepSeconds,
       double expansion,
       double vapourShare) {}
+
+  /**
+   * What a vehicle and its instruments may do otherwise than the estimator has it.
+   *
+   * @param slowCreep compliance that creeps slowly, beside the other (mL/kPa)
+   * @param slowSeconds its time constant (s)
+   * @param stiffening by what share hoses give less at 150 kPa than at rest (1)
+   * @param probeLag time constant with which the probe follows the coolant (s), zero: at once
+   * @param probeShare share of the coolant's drift that reaches the probe (1)
+   * @param bendsIn time constant with which the drift dies away (min), infinite: it does not
+   * @param hysteresis play of the gauge: how much more it shows while the pressure falls (kPa)
+   */
+  public record Otherwise(
+      double slowCreep,
+      double slowSeconds,
+      double stiffening,
+      double probeLag,
+      double probeShare,
+      double bendsIn,
+      double hysteresis) {
+    /** Nothing. */
+    public static final Otherwise NOTHING =
+        new Otherwise(0, 1, 0, 0, 1, Double.POSITIVE_INFINITY, 0);
+
+    /** Compliance of hoses that give this much at rest, at a gauge pressure (mL/kPa). */
+    public double hose(double atRest, double gauge) {
+      return atRest * (1 - stiffening * gauge / STIFF_AT);
+    }
+
+    private double volume(double atRest, double gauge) {
+      return atRest * gauge * (1 - stiffening * gauge / (2 * STIFF_AT));
+    }
+  }
 
   /**
    * A leak.
@@ -181,8 +222,8 @@ public record StandInVehicle(SystemUnderTest system, List<Leak> leaks, Instrumen
    * @param draws volumes let out at the end (mL)
    */
   public Outcome run(List<Stage> before, Hold hold, Random random, double... draws) {
-    Needle needle = new Needle(instruments, random);
-    State state = new State(system, hold.celsius());
+    Needle needle = new Needle(instruments, otherwise.hysteresis(), random);
+    State state = new State(system, otherwise, hold.celsius());
     Trace.Builder trace = Trace.builder();
     List<Stage> stages = new ArrayList<>(before);
     stages.add(new Stage(hold.pumpTo(), hold.pumpSeconds(), hold.holdSeconds()));
@@ -250,7 +291,7 @@ public record StandInVehicle(SystemUnderTest system, List<Leak> leaks, Instrumen
           needle.shows(state.gauge + squeezed(hold, t)),
           instruments.thermometerStep() > 0
               ? shown(
-                  state.liquidCelsius,
+                  state.probeCelsius,
                   instruments.thermometerNoise(),
                   instruments.thermometerStep(),
                   random)
@@ -268,10 +309,13 @@ public record StandInVehicle(SystemUnderTest system, List<Leak> leaks, Instrumen
   private static final class Needle {
     private final Instruments instruments;
     private final Random random;
+    private final double play;
     private double stands;
+    private double follows;
 
-    Needle(Instruments instruments, Random random) {
+    Needle(Instruments instruments, double play, Random random) {
       this.instruments = instruments;
+      this.play = play;
       this.random = random;
     }
 
@@ -279,7 +323,8 @@ public record StandInVehicle(SystemUnderTest system, List<Leak> leaks, Instrumen
       if (Math.abs(gauge - stands) > instruments.sticks()) {
         stands = gauge;
       }
-      return shown(stands, instruments.gaugeNoise(), instruments.gaugeStep(), random);
+      follows = Math.min(Math.max(follows, stands - play), stands + play);
+      return shown(follows, instruments.gaugeNoise(), instruments.gaugeStep(), random);
     }
   }
 
@@ -301,12 +346,18 @@ public record StandInVehicle(SystemUnderTest system, List<Leak> leaks, Instrumen
     double gasExcess; // K
     double liquidCelsius;
     double crept;
+    double creptSlowly;
+    double probeCelsius;
+    double seconds;
     double lost;
     double moles; // (P − p_v)·V/T of the trapped air, kPa·mL/K
     final double startCelsius;
+    final Otherwise otherwise;
 
-    State(SystemUnderTest system, double celsius) {
+    State(SystemUnderTest system, Otherwise otherwise, double celsius) {
+      this.otherwise = otherwise;
       startCelsius = celsius;
+      probeCelsius = celsius;
       liquidCelsius = celsius;
       gas = system.freeAir();
       moles = (ATMOSPHERE - vapour(system)) * gas / (celsius + 273.15);
@@ -329,7 +380,12 @@ public record StandInVehicle(SystemUnderTest system, List<Leak> leaks, Instrumen
       }
       crept += (system.hoseCreeping() * gauge - crept) * STEP / system.creepSeconds();
       gasExcess -= gasExcess * STEP / AIR_COOLS;
-      liquidCelsius += drift * STEP / 60;
+      creptSlowly += (otherwise.slowCreep() * gauge - creptSlowly) * STEP / otherwise.slowSeconds();
+      seconds += STEP;
+      liquidCelsius += drift * Math.exp(-seconds / 60 / otherwise.bendsIn()) * STEP / 60;
+      double reached = startCelsius + otherwise.probeShare() * (liquidCelsius - startCelsius);
+      probeCelsius +=
+          (reached - probeCelsius) * Math.min(1, STEP / Math.max(STEP, otherwise.probeLag()));
       settle(system);
     }
 
@@ -342,14 +398,20 @@ public record StandInVehicle(SystemUnderTest system, List<Leak> leaks, Instrumen
       double b = a + h * dry;
       double c = a * dry - moles * gasKelvin();
       gauge = h == 0 ? -c / a : (-b + Math.sqrt(b * b - 4 * h * c)) / (2 * h);
+      for (int i = 0; otherwise.stiffening() > 0 && i < 20; i++) {
+        // with hoses that stiffen the same equation is of third order: Newton from the second
+        double excess = (gauge + dry) * room(system, gauge) - moles * gasKelvin();
+        gauge -= excess / (room(system, gauge) + (gauge + dry) * otherwise.hose(h, gauge));
+      }
       gas = room(system, gauge);
     }
 
     /** Room for gas at a gauge pressure (mL). */
     private double room(SystemUnderTest system, double p) {
       return system.freeAir()
-          + system.hoseAtOnce() * p
+          + otherwise.volume(system.hoseAtOnce(), p)
           + crept
+          + creptSlowly
           + lost
           - system.expansion() * system.liquid() * (liquidCelsius - startCelsius);
     }

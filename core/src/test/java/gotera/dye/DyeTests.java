@@ -71,6 +71,9 @@ class DyeTests {
     assertThat(of(IN, dark("cap.neck"), glow("cap.neck", 3)).dark()).isEmpty();
     assertThat(of(glow("cap.neck", 3), dark("cap.neck"), IN, glow("cap.neck", 3)).glows())
         .containsEntry("cap.neck", Glow.NEW);
+    assertThat(of(IN, glow("cap.neck", 3)).glows())
+        .as("it may have glowed before: nobody looked")
+        .containsEntry("cap.neck", Glow.UNSCANNED);
   }
 
   @Test

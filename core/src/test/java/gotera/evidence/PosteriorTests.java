@@ -155,9 +155,37 @@ class PosteriorTests {
     assertThatThrownBy(() -> new Hypothesis("A", 1)).isInstanceOf(IllegalArgumentException.class);
     assertThatThrownBy(() -> new Finding.AtPlace("x", "A", true, 1.2, 0))
         .isInstanceOf(IllegalArgumentException.class);
+  }
+
+  @Test
+  void whatContradictsItselfLeavesWhatWasKnown() {
     List<Hypothesis> one = List.of(new Hypothesis("A", 0.2));
     Finding never = new Finding.AtPlace("never", "A", true, 0, 0);
-    assertThatThrownBy(() -> Posterior.of(one, List.of(never))).hasMessageContaining("contradict");
+    Close.to("P(A)", Posterior.of(one, List.of(never)).marginal("A"), 0.2, 1e-9);
+  }
+
+  @Test
+  void noRateDecidesAlone() {
+    List<Hypothesis> two = List.of(new Hypothesis("A", 0.2), new Hypothesis("B", 0.1));
+    for (double rate : new double[] {-1e6, -50, -1, 50, 1e5}) {
+      Finding far = new Finding.MeasuredRate("test", rate, 0.01, Set.of("A"));
+      Finding more = new Finding.MeasuredRate("more", -rate, 0.01, Set.of("B"));
+      double p = Posterior.of(two, List.of(far, more)).marginal("A");
+      assertThat(p).as("rate %s", rate).isBetween(1e-6, 1 - 1e-9);
+    }
+    Finding negative = new Finding.MeasuredRate("test", -30, 0.1, Set.of("A"));
+    Close.to("P(A)", Posterior.of(two, List.of(negative)).marginal("A"), 0.2, 0.01);
+  }
+
+  @Test
+  void hundredsOfFindingsDoNotUnderflow() {
+    List<Hypothesis> two = List.of(new Hypothesis("A", 0.2), new Hypothesis("B", 0.1));
+    List<Finding> many = new ArrayList<>();
+    for (int i = 0; i < 600; i++) {
+      many.add(new Finding.AtPlace("dry" + i, "A", false, 0.9, 0.01));
+      many.add(new Finding.AtPlace("dry" + i, "B", false, 0.9, 0.01));
+    }
+    assertThat(Posterior.of(two, many).probability()).isGreaterThan(0.99);
   }
 
   private static List<Hypothesis> places(Random random, int n) {

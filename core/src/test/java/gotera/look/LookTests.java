@@ -7,25 +7,91 @@ import gotera.circuit.CircuitPresets;
 import gotera.circuit.DripSpot;
 import gotera.circuit.DripTrace;
 import gotera.evidence.Finding;
+import gotera.look.WalkRound.Look;
 import gotera.look.WalkRound.Seen;
-import java.util.Collections;
+import java.time.Duration;
+import java.time.Instant;
 import java.util.List;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 
 class LookTests {
+  private static final Instant NOON = Instant.parse("2026-03-02T12:00:00Z");
+  private static final Set<String> PLACES = Set.of("a", "b", "c");
+
+  private static Look look(String place, LookState state, Seen seen) {
+    return new Look(place, state, seen, NOON.minusSeconds(600));
+  }
+
+  private static WalkRound round(LookState state, Look... looks) {
+    return WalkRound.of(state, PLACES, List.of(looks), Instant.MIN, NOON);
+  }
+
+  private static Look[] all(LookState state, Seen seen) {
+    return PLACES.stream().map(p -> look(p, state, seen)).toArray(Look[]::new);
+  }
+
   @Test
-  void dryEverywhereNeedsEveryPlace() {
-    assertThat(WalkRound.of(25, Collections.nCopies(25, Seen.DRY)).dryEverywhere()).isTrue();
-    assertThat(WalkRound.of(25, Collections.nCopies(24, Seen.DRY)).dryEverywhere()).isFalse();
-    assertThat(WalkRound.of(2, List.of(Seen.DRY, Seen.HIDDEN)).dryEverywhere()).isFalse();
+  void dryEverywhereNeedsEveryPlaceUnderPressure() {
+    assertThat(round(LookState.PRESSED, all(LookState.PRESSED, Seen.DRY)).dryEverywhere()).isTrue();
+    assertThat(round(LookState.COLD, all(LookState.COLD, Seen.DRY)).dryEverywhere()).isFalse();
+    assertThat(round(LookState.COLD, all(LookState.COLD, Seen.DRY)).dryThroughout()).isTrue();
+    assertThat(round(LookState.PRESSED, all(LookState.COLD, Seen.DRY)).open()).isEqualTo(3);
+    assertThat(
+            round(
+                    LookState.PRESSED,
+                    look("a", LookState.PRESSED, Seen.DRY),
+                    look("b", LookState.PRESSED, Seen.DRY))
+                .dryEverywhere())
+        .isFalse();
+  }
+
+  @Test
+  void aPlaceThatIsNotOnTheCircuitDoesNotCount() {
+    Look[] looks = all(LookState.PRESSED, Seen.DRY);
+    WalkRound smaller =
+        WalkRound.of(LookState.PRESSED, Set.of("a", "d"), List.of(looks), Instant.MIN, NOON);
+    assertThat(smaller.places()).isEqualTo(2);
+    assertThat(smaller.open()).isEqualTo(1);
+    assertThat(
+            WalkRound.of(LookState.PRESSED, Set.of(), List.of(looks), Instant.MIN, NOON)
+                .dryEverywhere())
+        .isFalse();
+  }
+
+  @Test
+  void aLookBeforeTheRepairOrOfYesterdayIsStale() {
+    Look old = new Look("a", LookState.PRESSED, Seen.DRY, NOON.minus(Duration.ofHours(25)));
+    assertThat(round(LookState.PRESSED, old).open()).isEqualTo(3);
+    assertThat(
+            WalkRound.of(
+                    LookState.PRESSED,
+                    PLACES,
+                    List.of(all(LookState.PRESSED, Seen.DRY)),
+                    NOON.minusSeconds(300),
+                    NOON)
+                .open())
+        .isEqualTo(3);
+  }
+
+  @Test
+  void statesStandBesideEachOther() {
+    Look cold = look("a", LookState.COLD, Seen.WET);
+    Look warm = look("a", LookState.WARM, Seen.DRY);
+    assertThat(round(LookState.COLD, cold, warm).wet()).isEqualTo(1);
+    assertThat(round(LookState.WARM, cold, warm).wet()).isZero();
   }
 
   @Test
   void whatIsHiddenIsNotOpenAndWhatWasOnlyCleanedIs() {
-    WalkRound round = WalkRound.of(5, List.of(Seen.HIDDEN, Seen.CLEANED, Seen.WET, Seen.STAINED));
-    assertThat(round.open()).isEqualTo(2);
+    WalkRound round =
+        round(
+            LookState.COLD,
+            look("a", LookState.COLD, Seen.HIDDEN),
+            look("b", LookState.COLD, Seen.CLEANED),
+            look("c", LookState.COLD, Seen.STAINED));
+    assertThat(round.open()).isEqualTo(1);
     assertThat(round.hidden()).isEqualTo(1);
-    assertThat(round.wet()).isEqualTo(1);
     assertThat(round.stained()).isEqualTo(1);
   }
 

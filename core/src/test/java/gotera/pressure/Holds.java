@@ -46,27 +46,37 @@ final class Holds {
 
   /** What a careful technician would have entered: true air within its stated uncertainty. */
   static HoldConditions conditions(double gasAtHold, double errorOfAir) {
-    return new HoldConditions(
-        new GaugePressure(RATED),
-        new TestLimit(new GaugePressure(RATED), TestLimit.Source.CAP),
-        AbsolutePressure.STANDARD_ATMOSPHERE,
-        Temperature.ofCelsius(18),
-        new Volume(6000),
-        new CoolantMixture(0.5),
+    return of(
+        RATED,
         new AirAndHoses(
             new Volume(gasAtHold * errorOfAir), 0.28, 0.05, AirAndHoses.Source.MEASURED),
         new Gauge(0.1, 0.05, OptionalDouble.empty(), 0.05, true),
         Optional.of(new Thermometer(0.1, 0.05)),
         new Soak.Unknown(),
-        HoldConditions.OwnLeak.NONE,
-        new Acceptance(Purpose.REPAIR, 0.3),
-        Optional.empty(),
-        new HoldConditions.Pumping(OptionalDouble.of(20), new GaugePressure(0)),
-        List.of(),
-        OptionalDouble.empty(),
-        Optional.empty(),
-        Optional.empty(),
-        Medium.LIQUID);
+        20);
+  }
+
+  /** A repair check of six litres at a pressure (kPa). */
+  static HoldConditions of(
+      double rated,
+      AirAndHoses gives,
+      Gauge gauge,
+      Optional<Thermometer> thermometer,
+      Soak soak,
+      double pumpedUntil) {
+    return new HoldConditions(
+        new HoldConditions.Limits(
+            new GaugePressure(rated),
+            new TestLimit(new GaugePressure(rated), TestLimit.Source.CAP),
+            new Acceptance(Purpose.REPAIR, 0.3),
+            Optional.empty()),
+        new HoldConditions.Surroundings(
+            AbsolutePressure.STANDARD_ATMOSPHERE, Temperature.ofCelsius(18), soak),
+        new HoldConditions.FilledSystem(
+            new Volume(6000), new CoolantMixture(0.5), gives, Medium.LIQUID),
+        new HoldConditions.Instruments(gauge, thermometer, HoldConditions.OwnLeak.NONE),
+        HoldConditions.Course.of(
+            new HoldConditions.Pumping(OptionalDouble.of(pumpedUntil), new GaugePressure(0))));
   }
 
   static PressureTestResult analyse(double leak, double minutes, double every, Random random) {
@@ -130,25 +140,20 @@ final class Holds {
 
     private HoldConditions done() {
       return new HoldConditions(
-          c.rated(),
-          new TestLimit(new GaugePressure(limit), c.limit().source()),
-          c.atmosphere(),
-          c.ambient(),
-          liquid,
-          coolant,
-          airAndHoses,
-          gauge,
-          thermometer,
-          c.soak(),
-          ownLeak,
-          acceptance,
-          makerRule,
-          new HoldConditions.Pumping(OptionalDouble.of(pumpedUntil), c.pumping().from()),
-          earlier,
-          c.disturbedMinutesBefore(),
-          closingDraw,
-          c.window(),
-          medium);
+          new HoldConditions.Limits(
+              c.rated(),
+              new TestLimit(new GaugePressure(limit), c.limit().source()),
+              acceptance,
+              makerRule),
+          c.surroundings(),
+          new HoldConditions.FilledSystem(liquid, coolant, airAndHoses, medium),
+          new HoldConditions.Instruments(gauge, thermometer, ownLeak),
+          new HoldConditions.Course(
+              new HoldConditions.Pumping(OptionalDouble.of(pumpedUntil), c.pumping().from()),
+              earlier,
+              c.disturbedMinutesBefore(),
+              closingDraw,
+              c.window()));
     }
   }
 }

@@ -2,18 +2,14 @@ package gotera.pressure;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import gotera.cap.TestLimit;
-import gotera.pressure.law.Medium;
 import gotera.pressure.trace.Gauge;
 import gotera.pressure.trace.Trace;
 import gotera.pressure.trace.TraceEvent;
 import gotera.pressure.verdict.Reason;
 import gotera.pressure.verdict.Reason.Code;
 import gotera.pressure.verdict.VerdictKind;
-import gotera.quantity.GaugePressure;
 import gotera.testkit.Close;
 import java.util.List;
-import java.util.Optional;
 import java.util.OptionalDouble;
 import org.junit.jupiter.api.Nested;
 import org.junit.jupiter.api.Test;
@@ -127,25 +123,11 @@ class VerdictRulesTests {
     return new PressureTest(
             trace,
             new HoldConditions(
-                c.rated(),
-                new TestLimit(new GaugePressure(110), TestLimit.Source.CAP),
-                c.atmosphere(),
-                c.ambient(),
-                c.liquid(),
-                c.coolant(),
-                c.airAndHoses(),
-                gauge,
-                c.thermometer(),
-                c.soak(),
-                c.ownLeak(),
-                c.acceptance(),
-                c.makerRule(),
-                c.pumping(),
-                List.of(),
-                disturbed,
-                Optional.empty(),
-                Optional.empty(),
-                Medium.LIQUID))
+                c.limits(),
+                c.surroundings(),
+                c.system(),
+                new HoldConditions.Instruments(gauge, c.thermometer(), c.ownLeak()),
+                c.course().disturbed(disturbed)))
         .analyse();
   }
 

@@ -61,6 +61,63 @@ class TypedTests {
   }
 
   @ParameterizedTest
+  @CsvSource(
+      delimiter = ';',
+      textBlock =
+          """
+          2 litres   ; 2000
+          2 liters   ; 2000
+          1 gal      ; 3785.41
+          2 qt       ; 1892.71
+          12 fl oz   ; 354.88
+          1,234.5 mL ; 1234.5
+          1.234,5 mL ; 1234.5
+          0,125 L    ; 125
+          """)
+  void readsVolumeInAnyUsualUnit(String text, double millilitres) {
+    Close.to(text, value(Typed.volume(text, 1)).millilitres(), millilitres, 0.01);
+  }
+
+  @ParameterizedTest
+  @CsvSource({
+    "2 in, mm, 50.8",
+    "3 cm, mm, 30",
+    "90 s, min, 1.5",
+    "2 hours, min, 120",
+    "5000 ft, m, 1524",
+    "12 months, weeks, 52.18",
+    "30 minutes, h, 0.5",
+    "0.1 °F, K, 0.0556"
+  })
+  void readsNumbersInOtherUnitsOfTheSameQuantity(String text, String unit, double value) {
+    Close.to(text, value(Typed.number(text, unit)), value, 5e-3);
+  }
+
+  @ParameterizedTest
+  @CsvSource({"15 psig, 103.42", "20 inHg, 67.73", "-20 in Hg, -67.73"})
+  void readsPressureInOtherUnits(String text, double kilopascals) {
+    Close.to(text, value(Typed.pressure(text, PressureUnit.KPA)).kilopascals(), kilopascals, 5e-3);
+  }
+
+  @Test
+  void whatHasTwoMeaningsIsAskedBack() {
+    Understanding.Ambiguous<Volume> both =
+        (Understanding.Ambiguous<Volume>) Typed.volume("1,200 mL", 1);
+    assertThat(both.meanings()).extracting(Volume::millilitres).containsExactly(1200.0, 1.2);
+    assertThat(Typed.duration("600")).isInstanceOf(Understanding.Ambiguous.class);
+    assertThat(value(Typed.duration("600 s"))).hasMinutes(10);
+    assertThat(value(Typed.duration("59"))).hasMinutes(59);
+    assertThat(Typed.number("12,500", "km")).isInstanceOf(Understanding.Ambiguous.class);
+  }
+
+  @Test
+  void temperaturesAreInTheUnitOfThePerson() {
+    Close.to("°C", value(Typed.temperature("68", TemperatureUnit.FAHRENHEIT)).celsius(), 20, 1e-9);
+    Close.to(
+        "°C", value(Typed.temperature("20 C", TemperatureUnit.FAHRENHEIT)).celsius(), 20, 1e-9);
+  }
+
+  @ParameterizedTest
   @CsvSource({"20, 20", "20 °C, 20", "68F, 20", "-5, -5"})
   void readsTemperature(String text, double celsius) {
     Close.to(text, value(Typed.temperature(text)).celsius(), celsius, 1e-9);

@@ -165,6 +165,13 @@ class MixTests {
         if (e.kind() == Kind.IN || e.kind() == Kind.TO_THE_BRIM) {
           in += e.millilitres();
           glycolIn += e.millilitres() * e.strength();
+        } else if (e.kind() == Kind.IN_SAME) {
+          in += e.millilitres();
+          glycolIn += e.millilitres() * before.strength();
+        } else if (e.kind() == Kind.MEASURED) {
+          // what is measured moves the account: only the volume is kept
+          glycolIn += account.moments().get(i + 1).glycol() - before.glycol();
+          assertThat(account.moments().get(i + 1).volume()).isEqualTo(before.volume());
         } else {
           double gone = Math.min(e.millilitres(), before.volume());
           out += gone;

@@ -16,7 +16,10 @@ import java.util.Locale;
 
 /** Draws a circuit with what was seen at its joints. Each joint is a link. */
 public final class CircuitDrawing {
-  private static final double TOUCH = 24;
+  /**
+   * On the narrowest drawing, 690 px wide, a target of 44 px; overlapping ones go to the nearest.
+   */
+  private static final double TOUCH = 32;
 
   /** Radius of a halo: least, and what certainty adds (sheet units). */
   private static final double HALO = 12;

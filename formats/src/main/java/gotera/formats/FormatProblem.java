@@ -13,10 +13,13 @@ public record FormatProblem(long line, String place, String found, String expect
 
   /** Shortens what was found to something that can be shown, without control characters. */
   public FormatProblem {
-    found = found.replaceAll("\\p{Cntrl}", "\u00b7");
-    if (found.length() > LONGEST) {
-      found = found.substring(0, LONGEST) + "\u2026";
-    }
+    place = shown(place);
+    found = shown(found);
+  }
+
+  private static String shown(String text) {
+    String plain = text.replaceAll("[\\p{Cntrl}\\p{Cs}\\p{Cf}]", "\u00b7");
+    return plain.length() > LONGEST ? plain.substring(0, LONGEST) + "\u2026" : plain;
   }
 
   /** The problem as a sentence. */

@@ -25,6 +25,7 @@ import gotera.quantity.GaugePressure;
 import gotera.quantity.LeakRate;
 import gotera.quantity.Temperature;
 import gotera.quantity.Volume;
+import gotera.range.Range;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -47,6 +48,9 @@ public record HoldDefaults(HoldConditions conditions, List<String> assumed) {
   private static final double ZERO_DRIFT = 0.1;
   private static final double HOSE_RELATIVE_U = 0.3;
 
+  /** Even hoses that are said to give nothing are known no better than this (mL/kPa). */
+  private static final double LEAST_HOSE = 0.05;
+
   /** Completes a description for a trace. */
   public static HoldDefaults complete(HoldDescription d, Trace trace) {
     List<String> assumed = new ArrayList<>();
@@ -68,36 +72,40 @@ public record HoldDefaults(HoldConditions conditions, List<String> assumed) {
       assumed.add("soak");
     }
     GaugePressure start = holdStart(d, trace);
+    Temperature ambient = Temperature.ofCelsius(or(d.ambientC(), ROOM, "ambient_c", assumed));
+    CoolantMixture coolant = new CoolantMixture(or(d.strength(), HALF, "strength", assumed));
+    AirAndHoses gives = airAndHoses(d, start, atmosphere, gauge, assumed);
+    HoldConditions.OwnLeak ownLeak =
+        new HoldConditions.OwnLeak(
+            new LeakRate(or(d.ownLeak(), 0, "own_leak_ml_per_min", assumed)),
+            or(d.ownLeakU(), 0, "own_leak_u", assumed));
+    Acceptance acceptance = acceptance(d, atmosphere, assumed);
     HoldConditions conditions =
         new HoldConditions(
-            rated,
-            new TestLimit(limit, source(d)),
-            atmosphere,
-            Temperature.ofCelsius(or(d.ambientC(), ROOM, "ambient_c", assumed)),
-            new Volume(d.liquidMl()),
-            new CoolantMixture(or(d.strength(), HALF, "strength", assumed)),
-            airAndHoses(d, start, atmosphere, gauge, assumed),
-            gauge,
-            d.thermometer().map(t -> new Thermometer(t.resolutionC(), t.repeatabilityC())),
-            soak,
-            new HoldConditions.OwnLeak(
-                new LeakRate(or(d.ownLeak(), 0, "own_leak_ml_per_min", assumed)),
-                or(d.ownLeakU(), 0, "own_leak_u", assumed)),
-            acceptance(d, atmosphere, assumed),
-            d.makerRule()
-                .map(
-                    r ->
-                        new MakerRule(
-                            new GaugePressure(r.pressureKpa()), r.minutes(), r.dropKpa())),
-            pumping(d, trace, assumed),
-            d.earlier().stream()
-                .map(e -> new HoldConditions.EarlierHold(e.settledMl(), e.u()))
-                .toList(),
-            d.releasedBeforeMin(),
-            d.closingDraw().map(HoldDefaults::draw),
-            d.windowS().map(w -> new HoldConditions.Window(w.get(0), w.get(1))),
-            d.medium());
+            new HoldConditions.Limits(
+                rated,
+                new TestLimit(limit, source(d)),
+                acceptance,
+                d.makerRule().map(HoldDefaults::rule)),
+            new HoldConditions.Surroundings(atmosphere, ambient, soak),
+            new HoldConditions.FilledSystem(new Volume(d.liquidMl()), coolant, gives, d.medium()),
+            new HoldConditions.Instruments(
+                gauge,
+                d.thermometer().map(t -> new Thermometer(t.resolutionC(), t.repeatabilityC())),
+                ownLeak),
+            new HoldConditions.Course(
+                pumping(d, trace, assumed),
+                d.earlier().stream()
+                    .map(e -> new HoldConditions.EarlierHold(e.settledMl(), e.u()))
+                    .toList(),
+                d.releasedBeforeMin(),
+                d.closingDraw().map(HoldDefaults::draw),
+                d.windowS().map(w -> new HoldConditions.Window(w.get(0), w.get(1)))));
     return new HoldDefaults(conditions, List.copyOf(assumed));
+  }
+
+  private static MakerRule rule(HoldDescription.RuleMember r) {
+    return new MakerRule(new GaugePressure(r.pressureKpa()), r.minutes(), r.dropKpa());
   }
 
   private static double or(
@@ -137,8 +145,7 @@ public record HoldDefaults(HoldConditions conditions, List<String> assumed) {
       Gauge gauge,
       List<String> assumed) {
     HoldDescription.Compliance c = d.compliance();
-    int measurements = c.draws().size() + c.strokes().map(s -> s.readings().size()).orElse(0);
-    if (measurements > 0) {
+    if (!c.draws().isEmpty() || c.strokes().isPresent()) {
       Temperature ambient = Temperature.ofCelsius(d.ambientC().orElse(ROOM));
       AbsolutePressure dry =
           new AbsolutePressure(
@@ -146,8 +153,7 @@ public record HoldDefaults(HoldConditions conditions, List<String> assumed) {
                   - new CoolantMixture(d.strength().orElse(HALF))
                       .vapourPressure(ambient)
                       .kilopascals());
-      return measured(c, hosePrior(c, measurements, assumed), start, atmosphere, ambient, gauge)
-          .airAndHoses(dry);
+      return measured(c, hosePrior(c, assumed), start, atmosphere, ambient, gauge).airAndHoses(dry);
     }
     return new AirAndHoses(
         new Volume(c.trappedAirMl().orElseThrow()),
@@ -160,19 +166,15 @@ public record HoldDefaults(HoldConditions conditions, List<String> assumed) {
         c.measured() ? AirAndHoses.Source.MEASURED : AirAndHoses.Source.GEOMETRY);
   }
 
-  /** One measurement needs an estimate of the hoses; several find both, and use one if given. */
-  private static Optional<HosePrior> hosePrior(
-      HoldDescription.Compliance c, int measurements, List<String> assumed) {
-    if (c.hoseMlPerKpa().isEmpty() && measurements > 1) {
-      return Optional.empty();
-    }
+  /** What is known of the hoses beforehand; draws that are nearly alike tell nothing of them. */
+  private static HosePrior hosePrior(HoldDescription.Compliance c, List<String> assumed) {
     double hose = or(c.hoseMlPerKpa(), Geometry.USUAL_HOSE, "compliance.hose_ml_per_kpa", assumed);
-    return Optional.of(new HosePrior(hose, HOSE_RELATIVE_U * hose));
+    return new HosePrior(hose, HOSE_RELATIVE_U * Math.max(hose, LEAST_HOSE));
   }
 
   private static MeasuredCompliance measured(
       HoldDescription.Compliance c,
-      Optional<HosePrior> prior,
+      HosePrior prior,
       GaugePressure start,
       AbsolutePressure atmosphere,
       Temperature ambient,
@@ -189,11 +191,12 @@ public record HoldDefaults(HoldConditions conditions, List<String> assumed) {
               s.readings().stream()
                   .map(r -> new Strokes.Reading(r.count(), new GaugePressure(r.gaugeKpa())))
                   .toList());
-      return MeasuredCompliance.fromStrokes(strokes, prior, start, atmosphere, gauge.noise());
+      return MeasuredCompliance.fromStrokes(
+          strokes, Optional.of(prior), start, atmosphere, gauge.noise());
     }
     return MeasuredCompliance.fromDraws(
         c.draws().stream().map(HoldDefaults::draw).toList(),
-        prior,
+        Optional.of(prior),
         start,
         atmosphere,
         gauge.noise());
@@ -262,9 +265,14 @@ public record HoldDefaults(HoldConditions conditions, List<String> assumed) {
             .orElse(d.pumpedUntilS().orElse(Double.NEGATIVE_INFINITY));
     for (int i = 0; i < trace.size(); i++) {
       if (trace.seconds(i) >= from) {
-        return new GaugePressure(trace.gauge(i));
+        return plausible(trace.gauge(i), d);
       }
     }
-    return new GaugePressure(trace.size() > 0 ? trace.gauge(trace.size() - 1) : 0);
+    return plausible(trace.size() > 0 ? trace.gauge(trace.size() - 1) : 0, d);
+  }
+
+  /** A reading that cannot have been says nothing of the start; the verdict says so of it. */
+  private static GaugePressure plausible(double gauge, HoldDescription d) {
+    return new GaugePressure(Range.PRESSED.holds(gauge) ? gauge : d.ratedKpa());
   }
 }

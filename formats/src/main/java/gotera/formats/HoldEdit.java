@@ -69,6 +69,12 @@ public final class HoldEdit {
     this.medium = h.medium();
   }
 
+  /** Sets {@link HoldDescription#ratedKpa}. */
+  public HoldEdit ratedKpa(double value) {
+    ratedKpa = value;
+    return this;
+  }
+
   /** Sets {@link HoldDescription#limitKpa}. */
   public HoldEdit limitKpa(OptionalDouble value) {
     limitKpa = value;

@@ -9,6 +9,7 @@ import gotera.formats.HoldDescription.StrokeReading;
 import gotera.formats.HoldDescription.StrokesMember;
 import gotera.formats.HoldDescription.ThermometerMember;
 import gotera.pressure.law.Medium;
+import gotera.range.Range;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -46,19 +47,22 @@ public final class HoldJson {
             .flatMap(Medium::of)
             .orElse(Medium.LIQUID);
     m.onlyYet("glycol", "ethylene");
-    OptionalDouble rated = m.required("rated_kpa", 1, 1000);
-    OptionalDouble liquid = m.required("liquid_ml", medium == Medium.LIQUID ? 1 : 0, 1_000_000);
+    OptionalDouble rated = m.required("rated_kpa", Range.RATED);
+    OptionalDouble liquid =
+        medium == Medium.LIQUID
+            ? m.required("liquid_ml", Range.LIQUID)
+            : m.required("liquid_ml", Range.AIR);
     Optional<Compliance> compliance = compliance(m.object("compliance"), problems);
     Optional<String> limitSource = m.word("limit_source", List.of("cap", "maker"));
     HoldDescription description =
         new HoldDescription(
-            rated.orElse(1),
-            m.number("limit_kpa", 1, 1000),
+            rated.orElse(Range.RATED.low()),
+            m.number("limit_kpa", Range.LIMIT),
             limitSource.orElse("cap").equals("maker"),
-            m.number("atmosphere_kpa", 40, 115),
-            m.number("ambient_c", -40, 60),
+            m.number("atmosphere_kpa", Range.ATMOSPHERE),
+            m.number("ambient_c", Range.ROOM),
             liquid.orElse(1),
-            m.number("strength", 0, 0.6),
+            m.number("strength", Range.STRENGTH),
             compliance.orElseGet(
                 () ->
                     Compliance.figure(
@@ -68,16 +72,16 @@ public final class HoldJson {
                         false)),
             m.object("gauge").map(HoldJson::gauge),
             m.object("thermometer").map(HoldJson::thermometer),
-            m.number("own_leak_ml_per_min", 0, 1000),
-            m.number("own_leak_u", 0, 1000),
+            m.number("own_leak_ml_per_min", Range.OWN_LEAK),
+            m.number("own_leak_u", Range.OWN_LEAK),
             m.soak("soak"),
-            m.number("pumped_until_s", -1e9, 1e9),
-            m.number("pumped_from_kpa", -100, 1000),
-            m.number("released_before_min", 0, 1e6),
+            m.number("pumped_until_s", Range.TRACE_CLOCK),
+            m.number("pumped_from_kpa", Range.GAUGE),
+            m.number("released_before_min", Range.SINCE),
             m.elements("earlier").stream().map(HoldJson::earlier).toList(),
             m.object("closing_draw").flatMap(HoldJson::draw),
             m.word("purpose", List.of("search", "repair", "sign-off")),
-            m.number("acceptance_ml_per_min", 1e-6, 1000),
+            m.number("acceptance_ml_per_min", Range.ACCEPTANCE),
             m.object("maker_rule").map(HoldJson::rule),
             m.window("window_s"),
             medium);
@@ -95,9 +99,13 @@ public final class HoldJson {
     List<DrawMember> draws =
         c.elements("draws").stream().flatMap(d -> drawOrInjection(d).stream()).toList();
     Optional<StrokesMember> strokes = c.object("strokes").flatMap(HoldJson::strokes);
-    OptionalDouble air = c.number("trapped_air_ml", 0, 100_000);
+    OptionalDouble air = c.number("trapped_air_ml", Range.AIR);
     if (!c.has("draws") && !c.has("strokes") && air.isEmpty()) {
       problems.add(0, "compliance", "none", "trapped_air_ml, draws or strokes");
+    }
+    OptionalDouble hose = c.number("hose_ml_per_kpa", Range.HOSE);
+    if (air.orElse(1) == 0 && hose.orElse(1) == 0) {
+      c.refuse("trapped_air_ml", "0, and hoses of 0", "air or hoses: something must give");
     }
     if (c.has("draws") && c.has("strokes")) {
       problems.add(0, "compliance", "draws and strokes", "one of them");
@@ -105,8 +113,8 @@ public final class HoldJson {
     Compliance compliance =
         new Compliance(
             air,
-            c.number("hose_ml_per_kpa", 0, 100),
-            c.number("relative_uncertainty", 0, 10),
+            hose,
+            c.number("relative_uncertainty", Range.RELATIVE),
             c.word("source", List.of("measured", "geometry")).orElse("geometry").equals("measured"),
             draws,
             strokes);
@@ -117,10 +125,10 @@ public final class HoldJson {
   private static GaugeMember gauge(JsonMembers g) {
     GaugeMember gauge =
         new GaugeMember(
-            g.number("resolution_kpa", 1e-6, 100).orElse(3.4),
-            g.number("repeatability_kpa", 0, 100).orElse(1.0),
-            g.number("range_kpa", 1, 10_000),
-            g.number("zero_drift_kpa", 0, 100),
+            g.number("resolution_kpa", Range.GAUGE_STEP).orElse(3.4),
+            g.number("repeatability_kpa", Range.GAUGE_NOISE).orElse(1.0),
+            g.number("range_kpa", Range.GAUGE_SCALE),
+            g.number("zero_drift_kpa", Range.GAUGE_NOISE),
             g.flag("calibrated", true));
     g.refuseUnknown();
     return gauge;
@@ -129,16 +137,16 @@ public final class HoldJson {
   private static ThermometerMember thermometer(JsonMembers t) {
     ThermometerMember thermometer =
         new ThermometerMember(
-            t.required("resolution_c", 1e-6, 100).orElse(1),
-            t.number("repeatability_c", 0, 100).orElse(0));
+            t.required("resolution_c", Range.THERMOMETER_STEP).orElse(1),
+            t.number("repeatability_c", Range.THERMOMETER_NOISE).orElse(0));
     t.refuseUnknown();
     return thermometer;
   }
 
   private static Optional<DrawMember> draw(JsonMembers d) {
-    OptionalDouble ml = d.required("ml", 1e-6, 10_000);
-    OptionalDouble before = d.required("before_kpa", -100, 1000);
-    OptionalDouble after = d.required("after_kpa", -100, 1000);
+    OptionalDouble ml = d.required("ml", Range.DRAW);
+    OptionalDouble before = d.required("before_kpa", Range.PRESSED);
+    OptionalDouble after = d.required("after_kpa", Range.PRESSED);
     d.refuseUnknown();
     if (ml.isEmpty() || before.isEmpty() || after.isEmpty()) {
       return Optional.empty();
@@ -152,18 +160,14 @@ public final class HoldJson {
 
   /** As a draw; a negative volume was pushed in and raised the pressure. */
   private static Optional<DrawMember> drawOrInjection(JsonMembers d) {
-    OptionalDouble ml = d.required("ml", -10_000, 10_000);
-    OptionalDouble before = d.required("before_kpa", -100, 1000);
-    OptionalDouble after = d.required("after_kpa", -100, 1000);
+    OptionalDouble ml = d.requiredSigned("ml", Range.DRAW);
+    OptionalDouble before = d.required("before_kpa", Range.PRESSED);
+    OptionalDouble after = d.required("after_kpa", Range.PRESSED);
     d.refuseUnknown();
     if (ml.isEmpty() || before.isEmpty() || after.isEmpty()) {
       return Optional.empty();
     }
     double fall = before.getAsDouble() - after.getAsDouble();
-    if (ml.getAsDouble() == 0) {
-      d.refuse("ml", "0", "a volume let out, or pushed in with a minus");
-      return Optional.empty();
-    }
     if (fall * ml.getAsDouble() <= 0) {
       d.refuse(
           "after_kpa",
@@ -175,12 +179,12 @@ public final class HoldJson {
   }
 
   private static Optional<StrokesMember> strokes(JsonMembers s) {
-    OptionalDouble stroke = s.required("stroke_ml", 1e-3, 10_000);
-    double start = s.number("start_kpa", -100, 1000).orElse(0);
+    OptionalDouble stroke = s.required("stroke_ml", Range.STROKE);
+    double start = s.number("start_kpa", Range.PRESSED).orElse(0);
     List<StrokeReading> readings = new ArrayList<>();
     for (JsonMembers r : s.elements("readings")) {
-      OptionalDouble count = r.required("count", 1, 100_000);
-      OptionalDouble gauge = r.required("gauge_kpa", -100, 1000);
+      OptionalDouble count = r.required("count", Range.STROKES);
+      OptionalDouble gauge = r.required("gauge_kpa", Range.PRESSED);
       r.refuseUnknown();
       if (count.isEmpty() || gauge.isEmpty()) {
         continue;
@@ -206,8 +210,8 @@ public final class HoldJson {
   private static EarlierMember earlier(JsonMembers e) {
     EarlierMember earlier =
         new EarlierMember(
-            e.required("settled_ml", -10_000, 10_000).orElse(0),
-            e.required("u", 0, 10_000).orElse(0));
+            e.required("settled_ml", Range.SETTLED).orElse(0),
+            e.required("u", Range.AIR).orElse(0));
     e.refuseUnknown();
     return earlier;
   }
@@ -215,9 +219,9 @@ public final class HoldJson {
   private static RuleMember rule(JsonMembers r) {
     RuleMember rule =
         new RuleMember(
-            r.required("pressure_kpa", 1, 1000).orElse(1),
-            r.required("minutes", 1e-3, 1e5).orElse(1),
-            r.required("drop_kpa", 1e-3, 1000).orElse(0.5));
+            r.required("pressure_kpa", Range.RULE_PRESSURE).orElse(100),
+            r.required("minutes", Range.RULE_MINUTES).orElse(1),
+            r.required("drop_kpa", Range.RULE_DROP).orElse(0.5));
     if (rule.dropKpa() >= rule.pressureKpa()) {
       r.refuse("drop_kpa", String.valueOf(rule.dropKpa()), "less than pressure_kpa");
     }

@@ -19,6 +19,7 @@ import gotera.evidence.PlaceFacts;
 import gotera.evidence.PlaceFacts.State;
 import gotera.evidence.SignFacts;
 import gotera.look.DripFinding;
+import gotera.range.Range;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.EnumSet;
@@ -84,7 +85,7 @@ public final class JobJson {
     }
     JsonMembers v = member.get();
     Drive drive = one(v, "energy", Drive.values()).orElse(CircuitPresets.USUAL.drive());
-    v.number("kilometres", 0, 10_000_000);
+    v.number("kilometres", Range.KILOMETRES);
     Features features =
         v.object("circuit")
             .map(c -> circuit(c, drive))
@@ -130,8 +131,8 @@ public final class JobJson {
       return List.of();
     }
     JsonMembers c = member.get();
-    c.number("loss_ml_per_week", 0, 1e6);
-    c.number("hot_hours_per_week", 0, 168);
+    c.number("loss_ml_per_week", Range.LOSS_A_WEEK);
+    c.number("hot_hours_per_week", Range.HOT_HOURS_A_WEEK);
     List<String> known = Vocabulary.published().signs().stream().map(SignFacts::sign).toList();
     List<SignFacts> signs = new ArrayList<>();
     for (String sign : c.texts("signs")) {
@@ -143,7 +144,7 @@ public final class JobJson {
     }
     for (JsonMembers h : c.elements("history")) {
       Optional<String> part = h.text("part");
-      OptionalDouble ago = h.number("replaced_days_ago", 0, 100_000);
+      OptionalDouble ago = h.number("replaced_days_ago", Range.DAYS_AGO);
       h.refuseUnknown();
       if (part.isPresent() && ago.orElse(Double.MAX_VALUE) <= SOON) {
         flags.add("gas-check-first:" + part.get());
@@ -163,8 +164,8 @@ public final class JobJson {
       case "drip" -> drip(f, circuit, state.filter("running"::equals).isPresent(), others);
       case "dye" -> dye(f, others);
       case "pressure-test" -> {
-        OptionalDouble q = f.required("rate_ml_per_min", -1000, 100_000);
-        OptionalDouble u = f.required("u", 1e-6, 100_000);
+        OptionalDouble q = f.required("rate_ml_per_min", Range.RATE);
+        OptionalDouble u = f.required("u", Range.RATE_U);
         if (q.isPresent() && u.isPresent()) {
           rate = Optional.of(new Rate(q.getAsDouble(), u.getAsDouble()));
         }

@@ -1,5 +1,6 @@
 package gotera.formats;
 
+import gotera.range.Range;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -43,25 +44,35 @@ final class JsonMembers {
     return Optional.of(new JsonMembers("", root, problems));
   }
 
-  OptionalDouble number(String name, double low, double high) {
+  OptionalDouble number(String name, Range range) {
     JsonNode node = get(name);
     if (node == null) {
       return OptionalDouble.empty();
     }
-    if (!node.isNumber() || node.doubleValue() < low || node.doubleValue() > high) {
-      refuse(name, node.toString(), "a number from " + low + " to " + high);
+    if (!node.isNumber() || !range.holds(node.doubleValue())) {
+      refuse(name, node.toString(), "a number from " + range.low() + " to " + range.high());
       return OptionalDouble.empty();
     }
     return OptionalDouble.of(node.doubleValue());
   }
 
-  OptionalDouble required(String name, double low, double high) {
-    if (!object.has(name)) {
+  OptionalDouble required(String name, Range range) {
+    if (!object.has(name) || object.get(name).isNull()) {
       known.add(name);
       refuse(name, "nothing", "a number; this member is required");
       return OptionalDouble.empty();
     }
-    return number(name, low, high);
+    return number(name, range);
+  }
+
+  /** A number whose size lies within a range, with either sign. */
+  OptionalDouble requiredSigned(String name, Range range) {
+    JsonNode node = object.get(name);
+    if (node != null && node.isNumber() && range.holds(Math.abs(node.doubleValue()))) {
+      known.add(name);
+      return OptionalDouble.of(node.doubleValue());
+    }
+    return required(name, range);
   }
 
   boolean flag(String name, boolean otherwise) {
@@ -170,10 +181,11 @@ final class JsonMembers {
     if (node.isString() && node.stringValue().equals("unknown")) {
       return OptionalDouble.empty();
     }
-    if (node.isNumber() && node.doubleValue() >= 0) {
+    if (node.isNumber() && Range.STOOD.holds(node.doubleValue())) {
       return OptionalDouble.of(node.doubleValue());
     }
-    refuse(name, node.toString(), "overnight, unknown or hours stood");
+    refuse(
+        name, node.toString(), "overnight, unknown or hours stood, at most " + Range.STOOD.high());
     return OptionalDouble.empty();
   }
 
@@ -187,6 +199,8 @@ final class JsonMembers {
             && node.size() == 2
             && node.get(0).isNumber()
             && node.get(1).isNumber()
+            && Range.TRACE_CLOCK.holds(node.get(0).doubleValue())
+            && Range.TRACE_CLOCK.holds(node.get(1).doubleValue())
             && node.get(0).doubleValue() < node.get(1).doubleValue();
     if (!good) {
       refuse(name, node.toString(), "two numbers, start before end");

@@ -2,9 +2,8 @@ package gotera.formats;
 
 import gotera.pressure.trace.Trace;
 import gotera.pressure.trace.TraceEvent;
-import gotera.quantity.GaugePressure;
 import gotera.quantity.PressureUnit;
-import gotera.quantity.Temperature;
+import gotera.range.Range;
 import java.io.BufferedReader;
 import java.io.FilterReader;
 import java.io.IOException;
@@ -26,6 +25,7 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.regex.Pattern;
 import org.apache.commons.csv.CSVException;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVParser;
@@ -43,6 +43,12 @@ public final class TraceCsv {
    * Longest row (characters; our judgement): what is longer is no trace, and is not kept in memory.
    */
   static final int LONGEST_ROW = 4096;
+
+  /** Most events (our judgement): nobody does more to a system in a month. */
+  static final int MOST_EVENTS = 2000;
+
+  private static final Pattern NUMBER =
+      Pattern.compile("[+-]?(?:\\d+(?:\\.\\d*)?|\\.\\d+)(?:[eE][+-]?\\d{1,3})?");
 
   private static final List<String> COLUMNS =
       List.of(
@@ -63,14 +69,22 @@ public final class TraceCsv {
   private final Problems problems = new Problems();
   private final Trace.Builder trace = Trace.builder();
   private final Map<String, Integer> columns = new HashMap<>();
+  private char separator = ',';
+  private double firstSeconds = Double.NaN;
   private double lastSeconds = Double.NEGATIVE_INFINITY;
   private @Nullable Instant firstInstant;
   private int readings;
+  private int events;
 
   private TraceCsv() {}
 
   /** A row beyond all measure. */
   private static final class LongRow extends IOException {
+    private static final long serialVersionUID = 1L;
+  }
+
+  /** A character that no text has. */
+  private static final class NoText extends IOException {
     private static final long serialVersionUID = 1L;
   }
 
@@ -99,7 +113,11 @@ public final class TraceCsv {
         if (into[i] == '"') {
           quoted = !quoted;
         }
-        length = into[i] == '\n' && !quoted ? 0 : length + 1;
+        if (into[i] == '\0') {
+          throw new NoText();
+        }
+        boolean end = into[i] == '\n' || into[i] == '\r';
+        length = end && !quoted ? 0 : length + 1;
         if (length > LONGEST_ROW) {
           throw new LongRow();
         }
@@ -148,7 +166,7 @@ public final class TraceCsv {
 
   /** What in the text stopped the reading; whatever else it was is thrown on. */
   private void refuse(IOException e) throws IOException {
-    if (e instanceof CharacterCodingException) {
+    if (e instanceof CharacterCodingException || e instanceof NoText) {
       problems.add(0, "", "bytes that are no text", "a CSV file in UTF-8");
     } else if (e instanceof CSVException) {
       problems.add(0, "", "quotes that do not match", "a CSV file after RFC 4180");
@@ -167,12 +185,8 @@ public final class TraceCsv {
       problems.add(1, "", "an empty file", "a header row such as elapsed_s,gauge_kpa");
       return;
     }
-    if (header.indexOf('\0') >= 0) {
-      problems.add(1, "", "bytes that are no text", "a CSV file in UTF-8");
-      return;
-    }
-    char separator = header.indexOf(';') >= 0 ? ';' : ',';
-    if (!header(header, separator)) {
+    separator = header.indexOf(';') >= 0 ? ';' : ',';
+    if (!header(header)) {
       return;
     }
     CSVFormat format =
@@ -195,8 +209,8 @@ public final class TraceCsv {
     }
   }
 
-  private boolean header(String header, char separator) {
-    String[] names = header.split(java.util.regex.Pattern.quote(String.valueOf(separator)), -1);
+  private boolean header(String header) {
+    String[] names = header.split(Pattern.quote(String.valueOf(separator)), -1);
     for (int i = 0; i < names.length; i++) {
       String name = names[i].strip().replace("\"", "").toLowerCase(Locale.ROOT);
       if (!COLUMNS.contains(name)) {
@@ -234,6 +248,10 @@ public final class TraceCsv {
   }
 
   private void row(CSVRecord row, long line) {
+    if (row.size() != columns.size()) {
+      problems.add(line, "", cells(row), cellsExpected(row));
+      return;
+    }
     OptionalDouble seconds = seconds(row, line);
     String gaugeColumn =
         GAUGES.keySet().stream().filter(columns::containsKey).findFirst().orElseThrow();
@@ -242,7 +260,7 @@ public final class TraceCsv {
     OptionalDouble pressure =
         gauge.isEmpty() && !event.isEmpty()
             ? OptionalDouble.empty()
-            : number(gauge, line, gaugeColumn, "a pressure");
+            : pressure(gauge, line, gaugeColumn);
     OptionalDouble temperature = temperature(row, line);
     if (seconds.isEmpty()) {
       return;
@@ -255,15 +273,55 @@ public final class TraceCsv {
       problems.add(line, timeColumn(), cell(row, timeColumn()), "a time later than the row before");
       return;
     }
+    firstSeconds = Double.isNaN(firstSeconds) ? t : firstSeconds;
+    if (!Range.TRACE_CLOCK.holds(t) || !Range.TRACE_LENGTH.holds(t - firstSeconds)) {
+      problems.add(
+          line,
+          timeColumn(),
+          cell(row, timeColumn()),
+          "a time at most 31 days after the first one");
+      return;
+    }
     lastSeconds = t;
     if (pressure.isPresent() && problems.isEmpty()) {
-      PressureUnit unit = java.util.Objects.requireNonNull(GAUGES.get(gaugeColumn));
-      trace.reading(
-          t,
-          GaugePressure.of(pressure.getAsDouble(), unit).kilopascals(),
-          temperature.orElse(Double.NaN));
+      trace.reading(t, pressure.getAsDouble(), temperature.orElse(Double.NaN));
       readings++;
     }
+  }
+
+  private static String cells(CSVRecord row) {
+    return row.size() + " cells: " + String.join(" | ", row);
+  }
+
+  private String cellsExpected(CSVRecord row) {
+    boolean decimalComma = separator == ',' && row.size() > columns.size();
+    return columns.size()
+        + " cells as in the header"
+        + (decimalComma ? "; decimal commas need semicolons between the cells" : "");
+  }
+
+  /** A gauge pressure (kPa), within what a gauge can show. */
+  private OptionalDouble pressure(String text, long line, String column) {
+    OptionalDouble value = number(text, line, column, "a pressure");
+    if (value.isEmpty()) {
+      return value;
+    }
+    PressureUnit unit = Objects.requireNonNull(GAUGES.get(column));
+    double kilopascals = value.getAsDouble() * unit.kilopascals();
+    if (!Range.GAUGE.holds(kilopascals)) {
+      problems.add(
+          line,
+          column,
+          text,
+          String.format(
+              Locale.ROOT,
+              "a pressure from %.1f to %.0f %s",
+              Range.GAUGE.low() / unit.kilopascals(),
+              Range.GAUGE.high() / unit.kilopascals(),
+              unit.symbol()));
+      return OptionalDouble.empty();
+    }
+    return OptionalDouble.of(kilopascals);
   }
 
   private String timeColumn() {
@@ -298,10 +356,8 @@ public final class TraceCsv {
       return value;
     }
     double celsius =
-        column.equals("coolant_f")
-            ? Temperature.ofFahrenheit(Math.max(-400, value.getAsDouble())).celsius()
-            : value.getAsDouble();
-    if (celsius < -60 || celsius > 160) {
+        column.equals("coolant_f") ? (value.getAsDouble() - 32) / 1.8 : value.getAsDouble();
+    if (!Range.COOLANT.holds(celsius)) {
       problems.add(line, column, text, "a temperature between -60 and 160 \u00b0C");
       return OptionalDouble.empty();
     }
@@ -319,6 +375,10 @@ public final class TraceCsv {
       problems.add(line, "event", text, "a known event, nearest: " + Nearest.to(parts[0], words));
       return;
     }
+    if (++events > MOST_EVENTS) {
+      problems.add(line, "event", "more events", "at most " + MOST_EVENTS + " in a trace");
+      return;
+    }
     OptionalDouble volume = OptionalDouble.empty();
     if (kind.get() == TraceEvent.Kind.DRAW) {
       volume =
@@ -326,18 +386,23 @@ public final class TraceCsv {
       if (volume.isEmpty()) {
         return;
       }
+      if (!Range.DRAW.holds(volume.getAsDouble())) {
+        problems.add(
+            line, "event", text, "a volume from " + Range.DRAW.low() + " to 5000 mL: draw:20");
+        return;
+      }
     }
     trace.event(new TraceEvent(seconds, kind.get(), volume));
   }
 
+  /** A decimal comma is one only where semicolons stand between the cells. */
   private OptionalDouble number(String text, long line, String column, String expected) {
-    try {
-      double value = Double.parseDouble(text.replace(',', '.'));
+    String point = separator == ';' ? text.replace(',', '.') : text;
+    if (NUMBER.matcher(point).matches()) {
+      double value = Double.parseDouble(point);
       if (Double.isFinite(value)) {
         return OptionalDouble.of(value);
       }
-    } catch (NumberFormatException e) {
-      // falls through: the problem names what was found
     }
     problems.add(line, column, text, expected + " as a number");
     return OptionalDouble.empty();

@@ -1,7 +1,10 @@
 // Half-typed input survives a reload, a lost connection and signing out: what stands in a form is kept in
 // this browser, for this account only, until the server has taken it. Passwords and files are never kept.
 const OLDEST = 14 * 24 * 3600 * 1000;
+const BARE = /^[+\-\u2212]?[\d.,]+$/;
 const waiting = new Map();
+const sent = new Map();
+let typedMeanwhile = null;
 
 const account = () => document.body.dataset.account || "";
 const key = (form) => `gotera.draft ${account()} ${new URL(form.action).pathname}`;
@@ -31,7 +34,24 @@ function read(form) {
   return values;
 }
 
-function write(form, values) {
+/** The units that bare numbers of a form are in. */
+function units(form) {
+  const all = {};
+  for (const field of fields(form)) {
+    if (field.dataset.unit) {
+      all[field.name] = field.dataset.unit;
+    }
+  }
+  return all;
+}
+
+/** What was typed in another unit keeps it. */
+function inItsUnit(field, value, typedIn) {
+  const then = typedIn && typedIn[field.name];
+  return then && then !== field.dataset.unit && BARE.test(value.trim()) ? `${value.trim()} ${then}` : value;
+}
+
+function write(form, values, typedIn) {
   for (const field of fields(form)) {
     const value = values[field.name];
     if (value === undefined) {
@@ -40,14 +60,14 @@ function write(form, values) {
     if (["radio", "checkbox"].includes(field.type)) {
       field.checked = value.includes(field.value);
     } else {
-      field.value = value;
+      field.value = inItsUnit(field, value, typedIn);
     }
   }
 }
 
 function save(form) {
   const version = form.elements.namedItem("version");
-  const draft = { at: Date.now(), version: version && version.value, values: read(form) };
+  const draft = { at: Date.now(), version: version && version.value, values: read(form), units: units(form) };
   localStorage.setItem(key(form), JSON.stringify(draft));
 }
 
@@ -69,7 +89,7 @@ function restore(form) {
     }
     return;
   }
-  write(form, draft.values);
+  write(form, draft.values, draft.units);
   // the version that was read goes with it: a change by someone else is noticed, not overwritten
   const version = form.elements.namedItem("version");
   if (version && draft.version) {
@@ -83,6 +103,27 @@ function restore(form) {
   }
 }
 
+/** What was typed into a form after it was sent, and where. */
+function meanwhile(form) {
+  const before = sent.get(form);
+  const now = read(form);
+  const changed = {};
+  for (const [name, value] of Object.entries(now)) {
+    if (before && JSON.stringify(before[name]) !== JSON.stringify(value)) {
+      changed[name] = value;
+    }
+  }
+  return Object.keys(changed).length > 0 ? { key: key(form), values: changed, units: units(form) } : null;
+}
+
+function flush() {
+  for (const form of waiting.keys()) {
+    clearTimeout(waiting.get(form));
+    save(form);
+  }
+  waiting.clear();
+}
+
 function forms() {
   return [...document.querySelectorAll("#page form")].filter(kept);
 }
@@ -94,8 +135,26 @@ export function startDrafts() {
       localStorage.removeItem(name);
     }
   }
-  const show = () => forms().filter((form) => !form.querySelector(".wrong")).forEach(restore);
+  const show = () => {
+    const kept = typedMeanwhile;
+    typedMeanwhile = null;
+    for (const form of forms()) {
+      if (kept && kept.key === key(form)) {
+        write(form, kept.values, kept.units);
+      } else if (!form.querySelector(".wrong")) {
+        restore(form);
+      }
+    }
+  };
   show();
+  document.addEventListener("htmx:beforeSend", (event) => {
+    flush();
+    const form = event.detail.elt.closest && event.detail.elt.closest("form");
+    if (form && kept(form)) {
+      sent.clear();
+      sent.set(form, read(form));
+    }
+  });
   document.addEventListener("htmx:load", show);
   document.addEventListener("input", (event) => {
     const form = event.target.form;
@@ -104,13 +163,15 @@ export function startDrafts() {
       waiting.set(form, setTimeout(() => save(form), 200));
     }
   });
-  addEventListener("pagehide", () => forms().filter((form) => waiting.has(form)).forEach(save));
+  addEventListener("pagehide", flush);
   document.addEventListener("htmx:beforeSwap", (event) => {
     const form = event.detail.requestConfig && event.detail.requestConfig.elt.closest("form");
     const taken = event.detail.xhr.status < 300 && event.detail.xhr.responseText.includes('id="page"');
     if (form && kept(form) && taken) {
+      typedMeanwhile = meanwhile(form);
       discard(form);
     }
+    flush();
   });
   document.addEventListener("click", (event) => {
     const button = event.target.closest("[data-draft-discard]");

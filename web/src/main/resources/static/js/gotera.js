@@ -14,7 +14,12 @@ import { startSlide } from "./slide.js";
 import { startTap } from "./tap.js";
 import { startWaits } from "./waits.js";
 import { startPan } from "./pan.js";
+import { startNearest } from "./nearest.js";
+import { startSend } from "./send.js";
+import { startFocus } from "./focus.js";
 
+startSend();
+startFocus();
 startStopwatch();
 startReading();
 startDrop();
@@ -30,3 +35,4 @@ startSlide();
 startTap();
 startWaits();
 startPan();
+startNearest();

@@ -40,6 +40,7 @@ class AccessTests {
             "/jobs/new",
             "/jobs/{id}",
             "/jobs/{id}/cap",
+            "/jobs/closed",
             "/jobs/{id}/changes",
             "/jobs/{id}/circuit",
             "/jobs/{id}/circuit.svg",
@@ -62,6 +63,7 @@ class AccessTests {
             "/jobs/{id}/{step:pressure-test|re-test}",
             "/phone",
             "/photos/{id}",
+            "/tests/{testId}/set-up",
             "/tests/{testId}/{form}")) {
       MAY.put("GET " + page, "dtl");
     }
@@ -77,6 +79,7 @@ class AccessTests {
         List.of(
             "/account/password",
             "/account/sign-out-elsewhere",
+            "/account/units",
             "/jobs/new",
             "/jobs/{id}/intake",
             "/jobs/{id}/report-links",
@@ -103,7 +106,14 @@ class AccessTests {
             "/jobs/{id}/fill-up/strength",
             "/jobs/{id}/fill-up/{entryId}/withdraw",
             "/jobs/{id}/find",
+            "/jobs/{id}/close",
+            "/jobs/{id}/discard",
+            "/jobs/{id}/reopen",
+            "/jobs/{id}/findings/{findingId}/withdraw",
             "/jobs/{id}/heater-valve",
+            "/jobs/{id}/level-watch/{markId}/withdraw",
+            "/jobs/{id}/looks/{lookId}/withdraw",
+            "/jobs/{id}/repair/{noteId}/withdraw",
             "/jobs/{id}/level-watch",
             "/jobs/{id}/look-over",
             "/jobs/{id}/make-safe",
@@ -125,7 +135,16 @@ class AccessTests {
             "/tests/{testId}/finish",
             "/tests/{testId}/readings",
             "/tests/{testId}/trace",
-            "/tests/{testId}/undo")) {
+            "/tests/{testId}/undo",
+            "/tests/{testId}/answers",
+            "/tests/{testId}/caught/{id}/withdraw",
+            "/tests/{testId}/discard",
+            "/tests/{testId}/events/{event}/withdraw",
+            "/tests/{testId}/put-back",
+            "/tests/{testId}/readings/{block}/{index}/correct",
+            "/tests/{testId}/readings/{block}/{index}/withdraw",
+            "/tests/{testId}/reopen",
+            "/tests/{testId}/set-up")) {
       MAY.put("POST " + work, "tl");
     }
   }
@@ -271,8 +290,11 @@ class AccessTests {
     return pattern
         .replace("/jobs/{id}", begun.job())
         .replace("{testId}", begun.test())
-        .replaceAll("\\{(link|edit|entry|wait)Id}", UUID.randomUUID().toString())
+        .replaceAll(
+            "\\{(link|edit|entry|wait|finding|mark|look|note)Id}", UUID.randomUUID().toString())
         .replace("{id}", UUID.randomUUID().toString())
+        .replaceAll("\\{(block|event)}", UUID.randomUUID().toString())
+        .replace("{index}", "0")
         .replace("{token}", "nothing")
         .replace("{form}", "readings")
         .replaceAll("\\{(?:step|what):([a-z-]+)[^}]*}", "$1");

@@ -78,6 +78,8 @@ public final class Application implements ParameterResolver {
                 "--gotera.database.url=jdbc:mariadb://127.0.0.1:" + port + "/gotera",
                 "--gotera.database.password=" + Script.read(database.resolve("password")),
                 "--gotera.limits.sign-ins-per-minute=600",
+                "--gotera.limits.entries-per-minute=60000",
+                "--gotera.limits.uploads-per-minute=60000",
                 "--gotera.demo.password=" + PASSWORD);
     return new Running(context, new Browser(), database, new AtomicReference<>());
   }

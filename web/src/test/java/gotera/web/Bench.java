@@ -3,6 +3,8 @@ package gotera.web;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.LocatorAssertions;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.FilePayload;
 import com.microsoft.playwright.options.LoadState;
@@ -102,6 +104,20 @@ final class Bench implements AutoCloseable {
     return new Bench(application, application.address(), account, 390, 780);
   }
 
+  /** At a screen of this size. */
+  static Bench sized(Application.Running application, int width, int height) {
+    return new Bench(application, application.address(), "bench", width, height);
+  }
+
+  /** Address of a job of the demonstration. */
+  String demoJob(String vehicle) {
+    return page.locator(".jobs a")
+        .filter(new Locator.FilterOptions().setHasText(vehicle))
+        .first()
+        .getAttribute("href")
+        .replaceAll("(/jobs/[^/]+)/.*", "$1");
+  }
+
   void open(String path) {
     page.navigate(address + path);
   }
@@ -161,6 +177,28 @@ final class Bench implements AutoCloseable {
     }
   }
 
+  /** Waits until something on the page says so. */
+  void shows(String selector, String words) {
+    PlaywrightAssertions.assertThat(page.locator(selector).first())
+        .containsText(
+            words,
+            new LocatorAssertions.ContainsTextOptions()
+                .setUseInnerText(true)
+                .setTimeout(Browser.PATIENCE));
+  }
+
+  /** Waits until so many of something are on the page. */
+  void counts(String selector, int number) {
+    PlaywrightAssertions.assertThat(page.locator(selector))
+        .hasCount(number, new LocatorAssertions.HasCountOptions().setTimeout(Browser.PATIENCE));
+  }
+
+  /** Waits until a field holds a text. */
+  void holds(String selector, String value) {
+    PlaywrightAssertions.assertThat(page.locator(selector).first())
+        .hasValue(value, new LocatorAssertions.HasValueOptions().setTimeout(Browser.PATIENCE));
+  }
+
   /** Presses a key that leads to a new page. */
   void press(String key) {
     settled(() -> page.keyboard().press(key));
@@ -182,10 +220,26 @@ final class Bench implements AutoCloseable {
     click("Begin pumping");
   }
 
-  /** Types a reading and keeps it. */
+  /** Types a reading and keeps it; says that it is written down afterwards where that is asked. */
   void reading(String value) {
     page.locator("#gauge").fill(value);
     click("Keep reading");
+    writtenAfterwards();
+  }
+
+  /**
+   * Says once that readings are written down afterwards, where their time is ahead of the clock.
+   */
+  void writtenAfterwards() {
+    if (page.locator("button[name=later]").count() > 0) {
+      click("I write this down afterwards");
+    }
+  }
+
+  /** Ends the test that is open: first what then ends is read, then it is sealed. */
+  void finish() {
+    click("Finish");
+    click("Finish and seal");
   }
 
   /** Gives a curve as a file. */

@@ -10,6 +10,9 @@ import java.util.Map;
 
 /** Debian's Chromium without a window. */
 final class Browser implements AutoCloseable {
+  /** Longest wait for anything (ms): a starved machine is only slower. */
+  static final double PATIENCE = Integer.getInteger("test.patience", 40_000);
+
   private final Playwright playwright =
       Playwright.create(
           // the browser is Debian's: nothing is downloaded
@@ -35,7 +38,7 @@ final class Browser implements AutoCloseable {
     BrowserContext context =
         chromium.newContext(
             new NewContextOptions().setViewportSize(width, height).setHasTouch(true));
-    context.setDefaultTimeout(40_000);
+    context.setDefaultTimeout(PATIENCE);
     return context;
   }
 

@@ -120,7 +120,7 @@ class CircuitPagesTests {
                     begun.job() + "/fill-up/strength",
                     Map.of("freezes", "-80", "glycol", "ethylene"))
                 .text())
-        .contains("is outside");
+        .contains("cannot be");
   }
 
   private static Http.Answer edit(Http http, String job, Map<String, String> form) {

@@ -83,6 +83,31 @@ final class Http {
     return send(form(path, fields).header("X-CSRF-TOKEN", token).build());
   }
 
+  /** A form with a file, as a browser sends it. */
+  Answer postFile(String path, Map<String, String> fields, String name, byte[] content) {
+    String edge = "edge-of-a-part";
+    StringBuilder parts = new StringBuilder();
+    fields.forEach(
+        (key, value) ->
+            parts
+                .append("--" + edge + "\r\nContent-Disposition: form-data; name=\"")
+                .append(key + "\"\r\n\r\n" + value + "\r\n"));
+    parts
+        .append("--" + edge + "\r\nContent-Disposition: form-data; name=\"" + name)
+        .append("\"; filename=\"hold.csv\"\r\nContent-Type: text/csv\r\n\r\n");
+    byte[] end = ("\r\n--" + edge + "--\r\n").getBytes(StandardCharsets.UTF_8);
+    return send(
+        request(path)
+            .header("Content-Type", "multipart/form-data; boundary=" + edge)
+            .header("X-CSRF-TOKEN", token)
+            .POST(
+                HttpRequest.BodyPublishers.concat(
+                    HttpRequest.BodyPublishers.ofString(parts.toString()),
+                    HttpRequest.BodyPublishers.ofByteArray(content),
+                    HttpRequest.BodyPublishers.ofByteArray(end)))
+            .build());
+  }
+
   /** A job and its test, pumping. */
   record Begun(String job, String test) {}
 

@@ -103,15 +103,15 @@ class SecondProcessTests {
       bench.reading("119.5");
       one.to(second);
       assertThat(bench.page.content()).contains("80.0").contains("120.0").contains("119.5");
-      bench.click("Finish");
-      assertThat(bench.text(".so-far summary")).contains("Not proven");
+      bench.finish();
+      bench.shows(".so-far summary", "Not proven");
       one.to(first);
       bench.step("Intake");
       bench.fill("Vehicle", "Behind one address");
       bench.click("Save intake");
       one.to(second);
       bench.open("/");
-      assertThat(bench.text(".jobs")).contains("Behind one address");
+      bench.shows(".jobs", "Behind one address");
       bench.page.getByText("Sign out").click();
       bench.page.locator("#username").waitFor();
       one.to(first);

@@ -35,20 +35,20 @@ class TogetherTests {
       under.page.locator(".jobs a").getByText("Lending bus, two at work").click();
       under.page.locator("#bench").waitFor();
       under.open(gauge.jobPath() + "/find?joint=radiator.core");
-      assertThat(under.text(".rail .step-running")).contains("Pressure test");
+      under.shows(".rail .step-running", "Pressure test");
       // the drop is seen below while the gauge is read above
       under.fill("Note", "One bead, front face");
       under.fill("Drops in a minute", "12");
       under.page.setInputFiles("#photo", new FilePayload("../../bead.exe", "text/html", photo()));
       gauge.reading("119.5");
       under.click("Wet");
-      assertThat(under.text(".joint-about")).contains("12");
+      under.shows(".joint-about", "12");
       assertThat(under.page.locator(".joint-photo img").getAttribute("src")).startsWith("/photos/");
 
       // each sees the other's work without reloading
       gauge.page.locator(".so-far-sites a").getByText("Radiator").waitFor();
       under.open(gauge.jobPath() + "/pressure-test");
-      assertThat(under.text("#gauge-now")).contains("119.5");
+      under.shows("#gauge-now", "119.5");
       gauge.page.locator("#gauge").fill("119");
       gauge.page.locator("#gauge").press("Enter");
       under.page.locator("#gauge-now").getByText("119.0").waitFor();
@@ -57,14 +57,13 @@ class TogetherTests {
       under.page.locator("#gauge").fill("118");
       gauge.reading("118.5");
       under.page.locator("#gauge-now").getByText("118.5").waitFor();
-      assertThat(under.page.locator("#gauge").inputValue()).isEqualTo("118");
+      under.holds("#gauge", "118");
 
       gauge.open(gauge.jobPath() + "/history");
-      assertThat(gauge.text("#history"))
-          .contains("bench")
-          .contains("lead")
-          .contains("Radiator core")
-          .contains("119.5");
+      gauge.shows("#history", "bench");
+      gauge.shows("#history", "lead");
+      gauge.shows("#history", "Radiator core");
+      gauge.shows("#history", "119.5");
     }
   }
 
@@ -77,13 +76,14 @@ class TogetherTests {
       bench.fill("Stamped on the cap", "1.2");
       bench.page.locator("input[name=unit][value=psi]").check();
       bench.click("Save the cap");
-      assertThat(bench.text("#stamp-problem")).contains("1.2 psi");
-      assertThat(bench.text(".choices-ask")).contains("1.200 bar").contains("120.0 kPa");
-      assertThat(bench.page.locator("#stamp").inputValue()).isEqualTo("1.2");
+      bench.shows("#stamp-problem", "1.2 psi");
+      bench.shows(".choices-ask", "1.200 bar");
+      bench.shows(".choices-ask", "120.0 kPa");
+      bench.holds("#stamp", "1.2");
       bench.page.locator(".choices-ask label").getByText("1.200 bar").click();
       bench.click("Save the cap");
       bench.step("Cap");
-      assertThat(bench.text(".plate")).contains("120.0 kPa");
+      bench.shows(".plate", "120.0 kPa");
     }
   }
 
@@ -94,11 +94,10 @@ class TogetherTests {
       bench.reading("18");
       bench.click("Undo");
       bench.reading("118");
-      assertThat(bench.text("#gauge-now")).contains("118.0");
+      bench.shows("#gauge-now", "118.0");
       bench.open(bench.jobPath() + "/history");
-      assertThat(bench.text("#history"))
-          .contains("Taken back: Reading: 18 kPa")
-          .contains("Reading: 118 kPa");
+      bench.shows("#history", "Taken back: Reading: 18 kPa");
+      bench.shows("#history", "Reading: 118 kPa");
     }
   }
 
@@ -111,8 +110,8 @@ class TogetherTests {
       bench.fill("Complaint, in the customer’s words", "Half a sen");
       bench.until("Object.keys(localStorage).some(k => k.includes('intake'))");
       bench.page.reload();
-      assertThat(bench.page.locator("#complaint").inputValue()).isEqualTo("Half a sen");
-      assertThat(bench.text(".draft-note")).contains("not saved yet");
+      bench.holds("#complaint", "Half a sen");
+      bench.shows(".draft-note", "not saved yet");
 
       bench.fill("Complaint, in the customer’s words", "Half a sentence, and the van in a tunnel");
       bench.page.context().setOffline(true);

@@ -29,6 +29,7 @@ public record LostGas(
     double reference,
     boolean inward)
     implements Loss {
+  private static final double LEAST = 1e-6; // mL/kPa
 
   @Override
   public double at(double gauge, double kelvin, double vapour) {
@@ -40,7 +41,9 @@ public record LostGas(
   @Override
   public double perKilopascal(double gauge, double kelvin, double vapour) {
     double dry = gauge + atmosphere - vapour;
-    return (room(gauge, kelvin) + dry * hose) * kelvin0 / kelvin / reference;
+    double slope = (room(gauge, kelvin) + dry * hose) * kelvin0 / kelvin / reference;
+    // very soft hoses that fell very far would leave the gas no room at all
+    return Math.max(LEAST, slope);
   }
 
   @Override

@@ -32,7 +32,8 @@ public record MeasuredCompliance(double hose, double air, double[][] covariance)
    * being constant.
    *
    * @param draws at least one
-   * @param prior what is known of the hoses; needed with a single draw
+   * @param prior what is known of the hoses; a single draw needs it, and where several are nearly
+   *     alike nothing else tells hoses from air
    * @param holdStart gauge pressure at the start of the hold the result is for
    * @param readingU standard uncertainty of one gauge reading (kPa)
    */
@@ -103,19 +104,38 @@ public record MeasuredCompliance(double hose, double air, double[][] covariance)
         });
   }
 
-  /** Rows of (factor of C_h, factor of V_g, observed, its noise). */
+  /**
+   * Rows of (factor of C_h, factor of V_g, observed, its noise). Neither can be below zero: what
+   * comes out so is taken as none, and the other one alone is fitted; the covariance stays that of
+   * both.
+   */
   private static MeasuredCompliance solve(List<double[]> rows, Optional<HosePrior> prior) {
     List<double[]> all = new ArrayList<>(rows);
     prior.ifPresent(p -> all.add(new double[] {1, 0, p.hose(), p.u()}));
     if (all.size() < 2) {
       throw new IllegalArgumentException("one measurement needs an estimate of the hoses");
     }
-    LeastSquares fit =
-        LeastSquares.of(
-            all.stream().map(r -> new double[] {r[0], r[1]}).toArray(double[][]::new),
-            all.stream().mapToDouble(r -> r[2]).toArray(),
-            all.stream().mapToDouble(r -> r[3]).toArray());
-    return new MeasuredCompliance(fit.coefficients()[0], fit.coefficients()[1], fit.covariance());
+    LeastSquares fit = fit(all, 0, 1);
+    double hose = fit.coefficients()[0];
+    double air = fit.coefficients()[1];
+    if (air < 0) {
+      hose = Math.max(0, fit(all, 0).coefficients()[0]);
+      air = 0;
+    } else if (hose < 0) {
+      air = Math.max(0, fit(all, 1).coefficients()[0]);
+      hose = 0;
+    }
+    return new MeasuredCompliance(hose, air, fit.covariance());
+  }
+
+  /** Fits some of the factors. */
+  private static LeastSquares fit(List<double[]> rows, int... factors) {
+    return LeastSquares.of(
+        rows.stream()
+            .map(r -> java.util.Arrays.stream(factors).mapToDouble(f -> r[f]).toArray())
+            .toArray(double[][]::new),
+        rows.stream().mapToDouble(r -> r[2]).toArray(),
+        rows.stream().mapToDouble(r -> r[3]).toArray());
   }
 
   /**

@@ -53,7 +53,10 @@ public sealed interface Soak {
     }
   }
 
-  /** Nothing is known: 0.1 K/min (our judgement, untested). */
+  /**
+   * Nothing is known: 0.5 K/min, for it may still be warm (our judgement, untested). Less would
+   * call a hold on an engine that cools from 40 °C a leak.
+   */
   record Unknown() implements Soak {
     @Override
     public double drift() {
@@ -62,7 +65,19 @@ public sealed interface Soak {
 
     @Override
     public double uncertainty() {
-      return 0.1;
+      return 0.5;
+    }
+  }
+
+  /**
+   * What a probe would have shown that hardly moved: what no probe sees is left.
+   *
+   * @param uncertainty standard uncertainty of no drift (K/min)
+   */
+  record Probed(double uncertainty) implements Soak {
+    @Override
+    public double drift() {
+      return 0;
     }
   }
 }

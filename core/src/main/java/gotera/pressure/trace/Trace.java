@@ -14,38 +14,52 @@ public final class Trace {
   private final double[] seconds;
   private final double[] gauge;
   private final double[] celsius;
+  private final int first;
+  private final int size;
   private final List<TraceEvent> events;
 
-  private Trace(double[] seconds, double[] gauge, double[] celsius, List<TraceEvent> events) {
+  private Trace(
+      double[] seconds,
+      double[] gauge,
+      double[] celsius,
+      int first,
+      int size,
+      List<TraceEvent> events) {
     this.seconds = seconds;
     this.gauge = gauge;
     this.celsius = celsius;
+    this.first = first;
+    this.size = size;
     this.events = events;
   }
 
   /** Number of readings. */
   public int size() {
-    return seconds.length;
+    return size;
   }
 
   /** Time of a reading (s). */
   public double seconds(int i) {
-    return seconds[i];
+    return seconds[first + checked(i)];
   }
 
   /** Gauge pressure of a reading (kPa). */
   public double gauge(int i) {
-    return gauge[i];
+    return gauge[first + checked(i)];
+  }
+
+  private int checked(int i) {
+    return java.util.Objects.checkIndex(i, size);
   }
 
   /** Whether the thermometer was read with this reading. */
   public boolean hasTemperature(int i) {
-    return !Double.isNaN(celsius[i]);
+    return !Double.isNaN(celsius[first + checked(i)]);
   }
 
   /** Coolant temperature of a reading (°C), if {@link #hasTemperature}. */
   public double celsius(int i) {
-    return celsius[i];
+    return celsius[first + checked(i)];
   }
 
   /** Events in order of time. */
@@ -65,24 +79,29 @@ public final class Trace {
 
   /** Highest gauge pressure read (kPa); empty without readings. */
   public Optional<Double> highest() {
-    return size() == 0 ? Optional.empty() : Optional.of(Arrays.stream(gauge).max().getAsDouble());
+    return size == 0
+        ? Optional.empty()
+        : Optional.of(Arrays.stream(gauge, first, first + size).max().getAsDouble());
+  }
+
+  /** Lowest gauge pressure read (kPa); empty without readings. */
+  public Optional<Double> lowest() {
+    return size == 0
+        ? Optional.empty()
+        : Optional.of(Arrays.stream(gauge, first, first + size).min().getAsDouble());
   }
 
   /** The readings from one moment to another, both included, with all events. */
   public Trace between(double from, double to) {
-    int first = 0;
-    while (first < size() && seconds[first] < from) {
-      first++;
-    }
-    int end = size();
-    while (end > first && seconds[end - 1] > to) {
-      end--;
-    }
-    return new Trace(
-        Arrays.copyOfRange(seconds, first, end),
-        Arrays.copyOfRange(gauge, first, end),
-        Arrays.copyOfRange(celsius, first, end),
-        events);
+    int begin = indexFrom(from);
+    int end = indexFrom(Math.nextUp(to));
+    return new Trace(seconds, gauge, celsius, begin, Math.max(0, end - begin), events);
+  }
+
+  /** Index in the arrays of the first reading of this trace that is not before a moment. */
+  private int indexFrom(double moment) {
+    int found = Arrays.binarySearch(seconds, first, first + size, moment);
+    return found >= 0 ? found : -found - 1;
   }
 
   /** A trace under construction. */
@@ -145,6 +164,8 @@ public final class Trace {
           Arrays.copyOf(seconds, size),
           Arrays.copyOf(gauge, size),
           Arrays.copyOf(celsius, size),
+          0,
+          size,
           List.copyOf(events));
     }
   }

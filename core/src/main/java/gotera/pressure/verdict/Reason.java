@@ -25,6 +25,12 @@ public record Reason(Code code, List<Double> numbers) {
     ABOVE_LIMIT("above-limit"),
     /** Highest reading (kPa), end of the gauge's scale (kPa). */
     OUT_OF_RANGE("out-of-range"),
+    /** A reading (kPa), lowest there can be at this air pressure (kPa). */
+    BELOW_VACUUM("below-vacuum"),
+    /** Length of the trace (h), longest that is a hold (h). */
+    TOO_LONG("too-long"),
+    /** First reading (kPa), rated pressure (kPa): nobody read the gauge at the valve. */
+    START_NOT_READ("start-not-read"),
     /** The gauge's calibration is out of date. */
     NOT_CALIBRATED("not-calibrated"),
     /**

@@ -21,6 +21,7 @@ class AccountRecord {
   @NotAudited String passwordHash;
   String role;
   boolean enabled = true;
+  @NotAudited String units = "kpa-litre-celsius";
   @NotAudited int wrongPasswords;
   @NotAudited @Nullable Instant lockedUntil;
   @Nullable Instant passwordChangedAt;

@@ -1,11 +1,14 @@
 package gotera.web.account;
 
+import gotera.quantity.Units;
+import gotera.web.shell.ChosenUnits;
 import gotera.web.shell.Identifiers;
 import gotera.web.shell.NotFound;
 import java.time.Clock;
 import java.time.Duration;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.context.event.EventListener;
 import org.springframework.dao.OptimisticLockingFailureException;
@@ -21,7 +24,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Accounts: creating and changing them, and finding the one that signs in. */
 @Service
-public class AccountService implements UserDetailsService {
+public class AccountService implements UserDetailsService, ChosenUnits {
   /** Wrong passwords in a row before an account is locked (our judgement, untested). */
   private static final int MOST_WRONG = 5;
 
@@ -186,6 +189,21 @@ public class AccountService implements UserDetailsService {
       throw new IllegalStateException("the password could not be encoded");
     }
     return encoded;
+  }
+
+  @Override
+  @Transactional(readOnly = true)
+  public Optional<Units> of(String login) {
+    return accounts.findByLogin(normal(login)).map(a -> Units.read(a.units));
+  }
+
+  @Override
+  @Transactional
+  public void choose(String login, Units units) {
+    AccountRecord account =
+        accounts.findByLogin(normal(login)).orElseThrow(() -> new NotFound("own account"));
+    account.units = units.word();
+    accounts.save(account);
   }
 
   /** Whether there is any account yet. */

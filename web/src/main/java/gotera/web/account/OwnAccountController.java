@@ -1,5 +1,6 @@
 package gotera.web.account;
 
+import gotera.quantity.Units;
 import gotera.web.shell.FieldProblems;
 import gotera.web.shell.Pages;
 import gotera.web.shell.Words;
@@ -55,9 +56,11 @@ class OwnAccountController {
     return "redirect:/account?elsewhere";
   }
 
-  private static String page(Principal principal, Map<String, String> problems, Model model) {
+  private String page(Principal principal, Map<String, String> problems, Model model) {
     model.addAttribute("login", principal.getName());
     model.addAttribute("problems", problems);
+    model.addAttribute(
+        "unitKinds", UnitKinds.of(accounts.of(principal.getName()).orElse(Units.USUAL)));
     return "account/own";
   }
 }

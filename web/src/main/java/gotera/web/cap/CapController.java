@@ -7,7 +7,7 @@ import gotera.drawing.BoilingLine;
 import gotera.quantity.AbsolutePressure;
 import gotera.quantity.GaugePressure;
 import gotera.quantity.PressureUnit;
-import gotera.quantity.Typed;
+import gotera.range.Range;
 import gotera.web.job.JobPlace;
 import gotera.web.job.JobService;
 import gotera.web.job.JobView;
@@ -18,6 +18,7 @@ import gotera.web.shell.FieldProblems;
 import gotera.web.shell.Figures;
 import gotera.web.shell.Pages;
 import gotera.web.shell.Words;
+import gotera.web.shell.WorkshopProperties;
 import java.security.Principal;
 import java.util.ArrayList;
 import java.util.List;
@@ -46,9 +47,11 @@ class CapController {
 
   private final CapService caps;
   private final JobService jobs;
+  private final WorkshopProperties workshop;
   private final Words words;
 
-  CapController(CapService caps, JobService jobs, Words words) {
+  CapController(CapService caps, JobService jobs, WorkshopProperties workshop, Words words) {
+    this.workshop = workshop;
     this.caps = caps;
     this.jobs = jobs;
     this.words = words;
@@ -125,12 +128,12 @@ class CapController {
                       shown(c.openingKpa, figures),
                       shown(c.holdsKpa, figures),
                       shown(c.vacuumKpa, figures),
-                      c.altitudeMetres == null ? "" : Figures.plain(c.altitudeMetres)))
+                      c.altitudeMetres == null ? "" : Figures.full(c.altitudeMetres)))
           .orElse(new TesterForm("", "", "", ""));
     }
 
     private static String shown(@Nullable Double kilopascals, Figures figures) {
-      return kilopascals == null ? "" : figures.pressure(kilopascals);
+      return kilopascals == null ? "" : figures.pressureField(kilopascals);
     }
   }
 
@@ -143,11 +146,12 @@ class CapController {
       Model model) {
     jobs.require(id);
     FieldProblems problems = new FieldProblems(words);
-    Optional<GaugePressure> opening = read(problems, "opening", tester.opening(), figures);
-    Optional<GaugePressure> holds = read(problems, "holds", tester.holds(), figures);
-    Optional<GaugePressure> vacuum = read(problems, "vacuum", tester.vacuum(), figures);
-    OptionalDouble altitude =
-        problems.numberIfTyped("altitude", tester.altitude(), "m", -500, 5000);
+    Optional<GaugePressure> opening =
+        read(problems, "opening", tester.opening(), figures, Range.PRESSED);
+    Optional<GaugePressure> holds = read(problems, "holds", tester.holds(), figures, Range.PRESSED);
+    Optional<GaugePressure> vacuum =
+        read(problems, "vacuum", tester.vacuum(), figures, Range.VACUUM);
+    OptionalDouble altitude = problems.numberIfTyped("altitude", tester.altitude(), Range.ALTITUDE);
     if (caps.of(id).isEmpty()) {
       problems.add("opening", "problem.cap-first");
     }
@@ -162,13 +166,13 @@ class CapController {
   }
 
   private static Optional<GaugePressure> read(
-      FieldProblems problems, String field, String typed, Figures figures) {
-    Optional<GaugePressure> pressure =
-        problems.takeIfTyped(field, typed, Typed.pressure(typed, figures.unit()));
-    if (pressure.filter(p -> p.kilopascals() < 0 || p.kilopascals() > 350).isPresent()) {
-      problems.add(field, "problem.implausible", typed, "");
-    }
-    return pressure;
+      FieldProblems problems, String field, String typed, Figures figures, Range range) {
+    // a vacuum is understood with and without its minus
+    String size = range == Range.VACUUM ? typed.replaceFirst("^[-\u2212]", "") : typed;
+    OptionalDouble pressure = problems.kilopascalsIfTyped(field, size, figures.unit(), range);
+    return pressure.isPresent()
+        ? Optional.of(new GaugePressure(pressure.getAsDouble()))
+        : Optional.empty();
   }
 
   /** What is known of the cap on its tester, and where its coolant boils. */
@@ -191,18 +195,21 @@ class CapController {
   private String line(JobView job, CapRecord cap, Figures figures) {
     CoolantMixture coolant = new CoolantMixture(job.strength().orElse(USUAL_STRENGTH));
     AbsolutePressure air =
-        AbsolutePressure.atAltitude(Objects.requireNonNullElse(cap.altitudeMetres, 0.0));
+        AbsolutePressure.atAltitude(
+            Objects.requireNonNullElse(cap.altitudeMetres, workshop.altitude()));
     List<BoilingLine.Mark> marks = new ArrayList<>();
-    marks.add(mark("hottest", HOTTEST, words.say("boiling.hottest", Figures.plain(HOTTEST))));
+    marks.add(
+        mark("hottest", HOTTEST, words.say("boiling.hottest", figures.temperature(HOTTEST, 0))));
     double open = BoilingPoint.of(coolant, air).celsius();
-    marks.add(mark("open", open, words.say("boiling.open", Figures.fixed(open, 0))));
+    marks.add(mark("open", open, words.say("boiling.open", figures.temperature(open, 0))));
     if (cap.openingKpa != null) {
       double now = BoilingPoint.of(coolant, new GaugePressure(cap.openingKpa).above(air)).celsius();
       marks.add(
           mark(
               "now",
               now,
-              words.say("boiling.now", Figures.fixed(now, 0), Figures.fixed(now - HOTTEST, 0))));
+              words.say(
+                  "boiling.now", figures.temperature(now, 0), Figures.fixed(now - HOTTEST, 0))));
     }
     double right = BoilingPoint.of(coolant, new GaugePressure(cap.ratedKpa).above(air)).celsius();
     marks.add(
@@ -211,7 +218,7 @@ class CapController {
             right,
             words.say(
                 "boiling.right",
-                Figures.fixed(right, 0),
+                figures.temperature(right, 0),
                 Figures.fixed(right - HOTTEST, 0),
                 figures.pressure(cap.ratedKpa))));
     return BoilingLine.of(marks, words.say("boiling.name"));
@@ -221,15 +228,16 @@ class CapController {
     return new BoilingLine.Mark(celsius, label, style);
   }
 
-  /** What the cap does for the boiling point, at sea level. */
-  private String boils(JobView job, CapFacts cap) {
+  /** What the cap does for the boiling point where the workshop is. */
+  private String boils(JobView job, CapFacts cap, Figures figures) {
     CoolantMixture coolant = new CoolantMixture(job.strength().orElse(USUAL_STRENGTH));
-    AbsolutePressure air = AbsolutePressure.STANDARD_ATMOSPHERE;
+    AbsolutePressure air = AbsolutePressure.atAltitude(workshop.altitude());
     return words.say(
         job.strength().isPresent() ? "cap.boils" : "cap.boils-assumed",
         Figures.plain(100 * coolant.strength()),
-        Figures.fixed(BoilingPoint.of(coolant, cap.rated().above(air)).celsius(), 0),
-        Figures.fixed(BoilingPoint.of(coolant, air).celsius(), 0));
+        figures.temperature(BoilingPoint.of(coolant, cap.rated().above(air)).celsius(), 0),
+        figures.temperature(BoilingPoint.of(coolant, air).celsius(), 0),
+        Figures.plain(workshop.altitude()));
   }
 
   private String page(
@@ -252,7 +260,7 @@ class CapController {
                         Double.toString(m.kilopascals()),
                         figures.pressureTwice(m.kilopascals())
                             + " \u00b7 "
-                            + new Figures(PressureUnit.BAR).pressure(m.kilopascals())))
+                            + figures.with(PressureUnit.BAR).pressure(m.kilopascals())))
             .toList());
     if (!model.containsAttribute("tester")) {
       model.addAttribute("tester", TesterForm.of(caps.record(id), figures));
@@ -264,7 +272,7 @@ class CapController {
               model.addAttribute("rated", figures.pressureTwice(cap.rated().kilopascals()));
               model.addAttribute(
                   "limit", figures.pressureTwice(cap.limit().pressure().kilopascals()));
-              model.addAttribute("boils", boils(jobs.require(id), cap));
+              model.addAttribute("boils", boils(jobs.require(id), cap, figures));
               model.addAttribute("limitFrom", words.say("limit." + cap.limit().source().name()));
             });
     return "cap/cap";

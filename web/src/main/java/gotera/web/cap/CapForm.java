@@ -6,10 +6,12 @@ import gotera.quantity.PressureUnit;
 import gotera.quantity.Typed;
 import gotera.quantity.Understanding;
 import gotera.quantity.Understanding.Ambiguous;
+import gotera.range.Range;
 import gotera.web.shell.Entry;
 import gotera.web.shell.FieldProblems;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -57,8 +59,8 @@ record CapForm(
         cap.stamp,
         "",
         Double.toString(cap.ratedKpa),
-        cap.makerFigureKpa == null ? "" : figures.pressure(cap.makerFigureKpa),
-        cap.testPressureKpa == null ? "" : figures.pressure(cap.testPressureKpa),
+        cap.makerFigureKpa == null ? "" : figures.pressureField(cap.makerFigureKpa),
+        cap.testPressureKpa == null ? "" : figures.pressureField(cap.testPressureKpa),
         cap.testPressureKpa != null ? "true" : "",
         cap.seals,
         cap.note,
@@ -118,14 +120,10 @@ record CapForm(
 
   private static Optional<GaugePressure> positive(
       FieldProblems problems, String field, String typed, PressureUnit shown) {
-    Optional<GaugePressure> pressure =
-        problems.takeIfTyped(field, typed, Typed.pressure(typed, shown));
-    if (pressure.isPresent()
-        && (pressure.get().kilopascals() < 5 || pressure.get().kilopascals() > 350)) {
-      problems.add(field, "problem.implausible", typed, "");
-      return Optional.empty();
-    }
-    return pressure;
+    OptionalDouble pressure = problems.kilopascalsIfTyped(field, typed, shown, Range.LIMIT);
+    return pressure.isPresent()
+        ? Optional.of(new GaugePressure(pressure.getAsDouble()))
+        : Optional.empty();
   }
 
   private Optional<PressureUnit> chosenUnit() {

@@ -12,6 +12,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -21,10 +22,17 @@ import org.springframework.transaction.annotation.Transactional;
 public class CapService {
   private final CapRecords caps;
   private final JobChanges changes;
+  private final ApplicationEventPublisher events;
   private final Identifiers identifiers;
   private final Clock clock;
 
-  CapService(CapRecords caps, JobChanges changes, Identifiers identifiers, Clock clock) {
+  CapService(
+      CapRecords caps,
+      JobChanges changes,
+      ApplicationEventPublisher events,
+      Identifiers identifiers,
+      Clock clock) {
+    this.events = events;
     this.changes = changes;
     this.caps = caps;
     this.identifiers = identifiers;
@@ -81,6 +89,7 @@ public class CapService {
     cap.writtenBy = by;
     caps.save(cap);
     changes.count(jobId);
+    events.publishEvent(new CapChanged(jobId, facts(cap)));
   }
 
   /**

@@ -9,6 +9,7 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
+import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
@@ -71,8 +72,12 @@ class CircuitEditRecord {
     return value.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-');
   }
 
-  /** The change it means. */
-  CircuitEdit edit() {
+  /** The change it means; empty where its kind is none that is known. */
+  Optional<CircuitEdit> edit() {
+    return Optional.ofNullable(read());
+  }
+
+  private @Nullable CircuitEdit read() {
     return switch (kind) {
       case "rename" -> new CircuitEdit.Rename(subject, name);
       case "add-joint" ->
@@ -84,7 +89,7 @@ class CircuitEditRecord {
       case "move-part" -> new CircuitEdit.MovePart(subject, region());
       case "remove-part" -> new CircuitEdit.RemovePart(subject);
       case "loop-off" -> new CircuitEdit.LoopOff(subject);
-      default -> throw new IllegalStateException("edit " + id + " is of no kind: " + kind);
+      default -> null;
     };
   }
 

@@ -6,6 +6,7 @@ import gotera.web.job.JobService;
 import gotera.web.photo.PhotoService;
 import gotera.web.photo.Photograph;
 import gotera.web.shell.Identifiers;
+import gotera.web.shell.NotFound;
 import gotera.web.shell.RequestMemo;
 import gotera.web.shell.Write;
 import java.time.Clock;
@@ -56,12 +57,50 @@ public class CircuitService {
     return types.asNow(jobId);
   }
 
-  /** What was last seen at each joint that was looked at, in the order of the circuit. */
+  /**
+   * What is to be said of each joint of the circuit that was looked at, in its order: wet where it
+   * was last wet in any state, for a dry look in another one does not hide that; else what was seen
+   * last.
+   */
   public List<LeakSite> sites(UUID jobId) {
-    Map<String, LeakSite> latest = new LinkedHashMap<>();
-    circuit(jobId).joints().forEach(j -> latest.put(j.code(), null));
-    looks(jobId).forEach(s -> latest.put(s.joint(), s));
-    return latest.values().stream().filter(Objects::nonNull).toList();
+    Map<String, Map<String, LeakSite>> seen = new LinkedHashMap<>();
+    circuit(jobId).joints().forEach(j -> seen.put(j.code(), new LinkedHashMap<>()));
+    for (LeakSite site : looks(jobId)) {
+      Map<String, LeakSite> byState = seen.get(site.joint());
+      if (byState == null) {
+        continue; // a place that this vehicle does not have any more
+      }
+      if (site.saw().equals("cleaned")) {
+        byState.clear();
+      }
+      byState.remove(site.state());
+      byState.put(site.state(), site);
+    }
+    return seen.values().stream()
+        .filter(m -> !m.isEmpty())
+        .map(m -> telling(List.copyOf(m.values())))
+        .toList();
+  }
+
+  private static LeakSite telling(List<LeakSite> byState) {
+    LeakSite last = byState.get(byState.size() - 1);
+    return byState.stream().filter(LeakSite::wet).reduce((a, b) -> b).orElse(last);
+  }
+
+  /** Takes a look back; it stays in the history. */
+  @Write
+  public void withdraw(UUID jobId, UUID id, String by) {
+    LeakSiteRecord site =
+        sites
+            .findById(id)
+            .filter(s -> s.jobId.equals(jobId))
+            .orElseThrow(() -> new NotFound("look " + id));
+    if (site.withdrawnAt == null) {
+      site.withdrawnAt = clock.instant();
+      site.withdrawnBy = by;
+      sites.save(site);
+      changes.count(jobId);
+    }
   }
 
   /** Everything that was seen at the joints, in order of time. */
@@ -69,7 +108,7 @@ public class CircuitService {
     return memo.of(
         List.of("looks", jobId),
         () ->
-            sites.findByJobIdOrderByWrittenAtAscIdAsc(jobId).stream()
+            sites.findByJobIdAndWithdrawnAtIsNullOrderByWrittenAtAscIdAsc(jobId).stream()
                 .map(CircuitService::site)
                 .toList());
   }
@@ -79,7 +118,10 @@ public class CircuitService {
   List<UUID> photographs(UUID jobId, String joint) {
     List<UUID> vehicles = types.sameType(jobId);
     List<UUID> same = vehicles.isEmpty() ? List.of(jobId) : jobs.of(vehicles);
-    return sites.findByJointAndJobIdInAndPhotoIdIsNotNullOrderByWrittenAtDesc(joint, same).stream()
+    return sites
+        .findByJointAndJobIdInAndPhotoIdIsNotNullAndWithdrawnAtIsNullOrderByWrittenAtDesc(
+            joint, same)
+        .stream()
         .map(s -> s.photoId)
         .filter(Objects::nonNull)
         .toList();
@@ -122,6 +164,7 @@ public class CircuitService {
 
   private static LeakSite site(LeakSiteRecord s) {
     return new LeakSite(
+        s.id,
         s.joint,
         s.saw,
         s.state,

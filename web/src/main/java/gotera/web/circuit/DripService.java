@@ -5,6 +5,7 @@ import gotera.circuit.DripSpot;
 import gotera.circuit.DripTrace;
 import gotera.web.finding.Finding;
 import gotera.web.finding.FindingService;
+import java.time.Instant;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -32,8 +33,16 @@ public class DripService {
 
   /** Each spot where it dripped, once, traced on a circuit; the newest last. */
   public List<DripTrace> traces(UUID jobId, Circuit circuit) {
+    return traces(jobId, circuit, Instant.MIN);
+  }
+
+  /** The same for what dripped since a moment. */
+  public List<DripTrace> traces(UUID jobId, Circuit circuit, Instant since) {
     Map<String, DripTrace> traces = new LinkedHashMap<>();
     for (Finding f : findings.of(jobId, CHECK)) {
+      if (!f.at().isAfter(since)) {
+        continue;
+      }
       DripSpot.of(f.subject())
           .ifPresent(
               s -> {

@@ -134,7 +134,7 @@ public class EngineTypeService {
   }
 
   private static List<CircuitEdit> of(List<CircuitEditRecord> records) {
-    return records.stream().map(CircuitEditRecord::edit).toList();
+    return records.stream().flatMap(r -> r.edit().stream()).toList();
   }
 
   /** The changes that stand, the type's first. */
@@ -146,14 +146,20 @@ public class EngineTypeService {
             t ->
                 edits
                     .findByEngineTypeIdAndWithdrawnAtIsNullOrderByWrittenAtAscIdAsc(t.id)
-                    .forEach(e -> all.add(new Made(e.id, e.edit(), false, e.writtenBy))));
+                    .forEach(
+                        e ->
+                            e.edit()
+                                .ifPresent(c -> all.add(new Made(e.id, c, false, e.writtenBy)))));
     jobs.require(jobId)
         .vehicleId()
         .ifPresent(
             v ->
                 edits
                     .findByVehicleIdAndWithdrawnAtIsNullOrderByWrittenAtAscIdAsc(v)
-                    .forEach(e -> all.add(new Made(e.id, e.edit(), true, e.writtenBy))));
+                    .forEach(
+                        e ->
+                            e.edit()
+                                .ifPresent(c -> all.add(new Made(e.id, c, true, e.writtenBy)))));
     return all;
   }
 
@@ -196,7 +202,10 @@ public class EngineTypeService {
     give(jobId, types.save(type));
   }
 
-  /** Makes a change, or says why it makes no sense. A branch looped off is this vehicle's own. */
+  /**
+   * Makes a change, or says why it makes no sense. A branch looped off and what this vehicle does
+   * not have are its own; they change neither the engine type nor jobs of other vehicles.
+   */
   @Write
   public Optional<Editing.Problem> edit(UUID jobId, CircuitEdit edit, String by) {
     Editing editing = Editing.apply(asNow(jobId), edit);
@@ -204,7 +213,9 @@ public class EngineTypeService {
       return editing.problem();
     }
     CircuitEditRecord made = new CircuitEditRecord(identifiers.next(), edit, clock.instant(), by);
-    if (edit instanceof CircuitEdit.LoopOff) {
+    if (edit instanceof CircuitEdit.LoopOff
+        || edit instanceof CircuitEdit.RemoveJoint
+        || edit instanceof CircuitEdit.RemovePart) {
       made.vehicleId = jobs.require(jobId).vehicleId().orElseThrow();
     } else {
       made.engineTypeId = record(jobId).orElseThrow().id;

@@ -1,5 +1,6 @@
 package gotera.web.circuit;
 
+import gotera.circuit.CircuitPresets;
 import gotera.circuit.Features;
 import gotera.circuit.Features.Drive;
 import gotera.circuit.Features.Engine;
@@ -32,13 +33,16 @@ final class FeaturesText {
 
   static Features read(String text) {
     List<String> words = List.of(text.split(" ", -1));
+    if (words.size() < 4) {
+      return CircuitPresets.USUAL;
+    }
     Set<Extra> extras = EnumSet.noneOf(Extra.class);
     words.stream().skip(4).forEach(w -> Features.read(Extra.class, w).ifPresent(extras::add));
     return new Features(
-        Features.read(Drive.class, words.get(0)).orElseThrow(),
-        Features.read(Fill.class, words.get(1)).orElseThrow(),
-        Features.read(Engine.class, words.get(2)).orElseThrow(),
-        Features.read(Lie.class, words.get(3)).orElseThrow(),
+        Features.read(Drive.class, words.get(0)).orElse(CircuitPresets.USUAL.drive()),
+        Features.read(Fill.class, words.get(1)).orElse(CircuitPresets.USUAL.fill()),
+        Features.read(Engine.class, words.get(2)).orElse(CircuitPresets.USUAL.engine()),
+        Features.read(Lie.class, words.get(3)).orElse(CircuitPresets.USUAL.lie()),
         extras);
   }
 }

@@ -1,12 +1,10 @@
 package gotera.web.circuit;
 
-import gotera.quantity.GaugePressure;
-import gotera.quantity.Typed;
+import gotera.range.Range;
 import gotera.web.shell.Entry;
 import gotera.web.shell.FieldProblems;
 import gotera.web.shell.Figures;
 import java.util.List;
-import java.util.Optional;
 import java.util.OptionalDouble;
 
 /**
@@ -23,7 +21,6 @@ record FindForm(
     String joint, String saw, String state, String drops, String pressure, String note) {
   static final List<String> SEEN = List.of("dry", "wet", "stained", "cleaned", "hidden");
   static final List<String> STATES = List.of("cold", "pressure", "parked", "warm", "running");
-  private static final double MOST_DROPS = 600;
 
   /** Everything absent is empty. */
   FindForm {
@@ -41,22 +38,14 @@ record FindForm(
   }
 
   OptionalDouble dropsPerMinute(FieldProblems problems) {
-    Optional<Double> count = problems.takeIfTyped("drops", drops, Typed.number(drops, "drops"));
-    if (count.isPresent() && (count.get() < 0 || count.get() > MOST_DROPS)) {
-      problems.add("drops", "problem.range", drops, "0", Figures.plain(MOST_DROPS));
-    }
+    OptionalDouble count = problems.numberIfTyped("drops", drops, Range.DROPS);
     if (count.isPresent() && !saw.equals("wet")) {
       problems.add("drops", "problem.drops-where-dry");
     }
-    return count.isPresent() ? OptionalDouble.of(count.get()) : OptionalDouble.empty();
+    return count;
   }
 
   OptionalDouble kilopascals(FieldProblems problems, Figures figures) {
-    Optional<GaugePressure> read =
-        problems.takeIfTyped("pressure", pressure, Typed.pressure(pressure, figures.unit()));
-    if (read.isPresent() && (read.get().kilopascals() < 0 || read.get().kilopascals() > 350)) {
-      problems.add("pressure", "problem.implausible", pressure, "");
-    }
-    return read.isPresent() ? OptionalDouble.of(read.get().kilopascals()) : OptionalDouble.empty();
+    return problems.kilopascalsIfTyped("pressure", pressure, figures.unit(), Range.PRESSED);
   }
 }

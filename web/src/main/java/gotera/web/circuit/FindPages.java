@@ -27,6 +27,7 @@ import org.springframework.ui.Model;
 class FindPages {
   private static final int MOST_TRACED = 4;
   private static final int MOST_PHOTOS = 4;
+  private static final int MOST_LOOKS = 6;
 
   private final CircuitService circuits;
   private final DripService drips;
@@ -62,7 +63,11 @@ class FindPages {
       String lettingGo,
       String shows,
       Optional<String> lastSeen,
+      List<LookShown> looks,
       List<String> photos) {}
+
+  /** A look that can be taken back. */
+  record LookShown(String id, String said) {}
 
   /** A spot where it can drip. */
   record Spot(String code, String name, boolean chosen) {}
@@ -166,6 +171,12 @@ class FindPages {
         words.say("letting-go." + joint.fastening().word()),
         names.shows(joint.code()),
         listing.site(joint.code()).map(s -> last(listing, s)),
+        circuits.looks(listing.jobId()).stream()
+            .filter(s -> s.joint().equals(joint.code()))
+            .sorted(java.util.Comparator.comparing(LeakSite::writtenAt).reversed())
+            .limit(MOST_LOOKS)
+            .map(s -> new LookShown(s.id().toString(), last(listing, s)))
+            .toList(),
         circuits.photographs(listing.jobId(), joint.code()).stream()
             .limit(MOST_PHOTOS)
             .map(p -> "/photos/" + p)

@@ -10,6 +10,7 @@ import java.util.UUID;
 /**
  * What was last seen at a joint.
  *
+ * @param id its identifier
  * @param joint word of the joint
  * @param saw wet, dry, stained, cleaned or hidden
  * @param state cold, pressure, warm, running or parked
@@ -21,6 +22,7 @@ import java.util.UUID;
  * @param writtenBy by whom
  */
 public record LeakSite(
+    UUID id,
     String joint,
     String saw,
     String state,

@@ -24,6 +24,8 @@ class LeakSiteRecord {
   @Nullable UUID photoId;
   Instant writtenAt;
   String writtenBy;
+  @Nullable Instant withdrawnAt;
+  @Nullable String withdrawnBy;
 
   @SuppressWarnings("NullAway.Init")
   protected LeakSiteRecord() {}

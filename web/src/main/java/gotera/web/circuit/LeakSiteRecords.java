@@ -5,8 +5,9 @@ import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
 
 interface LeakSiteRecords extends JpaRepository<LeakSiteRecord, UUID> {
-  List<LeakSiteRecord> findByJobIdOrderByWrittenAtAscIdAsc(UUID jobId);
+  List<LeakSiteRecord> findByJobIdAndWithdrawnAtIsNullOrderByWrittenAtAscIdAsc(UUID jobId);
 
-  List<LeakSiteRecord> findByJointAndJobIdInAndPhotoIdIsNotNullOrderByWrittenAtDesc(
-      String joint, List<UUID> jobIds);
+  List<LeakSiteRecord>
+      findByJointAndJobIdInAndPhotoIdIsNotNullAndWithdrawnAtIsNullOrderByWrittenAtDesc(
+          String joint, List<UUID> jobIds);
 }

@@ -39,9 +39,18 @@ public class ReachService {
 
   /** Joints that are not in the test. */
   public Set<String> cutOff(UUID jobId, Circuit circuit) {
+    return cutOff(jobId, circuit, "");
+  }
+
+  /**
+   * Joints that are not in a test.
+   *
+   * @param loop the loop that was tested, where there are several; else empty
+   */
+  public Set<String> cutOff(UUID jobId, Circuit circuit, String loop) {
     Reach reach = reach(jobId, circuit);
     return circuit.joints().stream()
-        .filter(j -> !reach.reaches(j))
+        .filter(j -> !reach.reaches(j) || !(loop.isEmpty() || j.branch().word().equals(loop)))
         .map(Joint::code)
         .collect(Collectors.toSet());
   }

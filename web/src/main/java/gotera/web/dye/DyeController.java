@@ -1,5 +1,6 @@
 package gotera.web.dye;
 
+import gotera.range.Range;
 import gotera.web.circuit.CircuitService;
 import gotera.web.job.JobService;
 import gotera.web.photo.PhotoService;
@@ -77,7 +78,7 @@ class DyeController {
       throw new NotFound("joint " + form.joint());
     }
     FieldProblems problems = new FieldProblems(words);
-    OptionalDouble size = problems.numberIfTyped("size", form.size(), "mm", 0, 1000);
+    OptionalDouble size = problems.numberIfTyped("size", form.size(), Range.GLOW);
     Optional<Photograph> photograph = photos.read(problems, photo);
     if (!problems.none()) {
       return Pages.unprocessable(
@@ -115,7 +116,7 @@ class DyeController {
     OptionalDouble dose =
         form.dose().isEmpty()
             ? OptionalDouble.empty()
-            : problems.millilitres("dose", form.dose(), 1, 0.1, 2000);
+            : problems.millilitres("dose", form.dose(), 1, Range.DOSE);
     if (!DyeForm.COMPATIBLE.contains(form.compatible())) {
       problems.add("compatible", "problem.dye-compatible");
     }
@@ -138,7 +139,7 @@ class DyeController {
       Model model) {
     jobs.require(id);
     FieldProblems problems = new FieldProblems(words);
-    OptionalDouble minutes = problems.number("ran", form.ran(), "min", 0.5, 100_000);
+    OptionalDouble minutes = problems.number("ran", form.ran(), Range.RAN);
     if (!problems.none()) {
       return Pages.unprocessable(
           pages.page(id, form, false, problems.sentences(), figures, model), model);

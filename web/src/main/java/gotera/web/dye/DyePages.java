@@ -10,7 +10,6 @@ import gotera.web.circuit.CircuitService;
 import gotera.web.circuit.CircuitWords;
 import gotera.web.circuit.Drawings;
 import gotera.web.job.JobPlace;
-import gotera.web.job.Step;
 import gotera.web.shell.Figures;
 import gotera.web.shell.Words;
 import java.util.ArrayList;
@@ -60,12 +59,13 @@ class DyePages {
     Dye known = dye.known(id, circuit);
     Optional<Joint> chosen = circuit.joint(form.joint());
     String address = "/jobs/" + id + "/dye?" + (dark ? "dark=true&" : "") + "joint=";
-    model.addAttribute("place", new JobPlace(id, Step.FIND, figures));
+    model.addAttribute("place", new JobPlace(id, gotera.web.job.Step.FIND, figures));
     model.addAttribute("form", form);
     model.addAttribute("problems", problems);
     model.addAttribute("dark", dark);
     model.addAttribute("known", known);
     model.addAttribute("compatibles", DyeForm.COMPATIBLE);
+    model.addAttribute("steps", steps(id, circuit));
     model.addAttribute("said", said(circuit, known));
     model.addAttribute("chosen", chosen.map(j -> names.joint(circuit, j.code())).orElse(null));
     model.addAttribute(
@@ -92,6 +92,20 @@ class DyePages {
         address, chosen.map(Joint::code), Optional.empty(), still, glow, dark);
   }
 
+  /** A step that can be taken back. */
+  record Step(String id, String at, String what) {}
+
+  private List<Step> steps(UUID id, Circuit circuit) {
+    return dye.steps(id).stream()
+        .map(
+            f -> {
+              String what = words.say("dye.saw." + f.saw());
+              String where = f.subject().isEmpty() ? "" : names.joint(circuit, f.subject()) + ", ";
+              return new Step(f.id().toString(), Figures.moment(f.at()), where + what);
+            })
+        .toList();
+  }
+
   /** What has been done and what it is worth, in sentences. */
   private List<String> said(Circuit circuit, Dye known) {
     List<String> said = new ArrayList<>();
@@ -116,7 +130,7 @@ class DyePages {
         still.isEmpty()
             ? words.say("dye.said.everywhere", Figures.plain(known.run()))
             : words.say("dye.said.not-reached", Figures.plain(known.run()), where));
-    for (Glow glow : List.of(Glow.NEW, Glow.GROWN, Glow.UNCHANGED)) {
+    for (Glow glow : List.of(Glow.NEW, Glow.GROWN, Glow.UNSCANNED, Glow.UNCHANGED)) {
       String places =
           known.glows().entrySet().stream()
               .filter(e -> e.getValue() == glow)

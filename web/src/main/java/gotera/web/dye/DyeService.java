@@ -3,10 +3,13 @@ package gotera.web.dye;
 import gotera.circuit.Circuit;
 import gotera.dye.Dye;
 import gotera.dye.DyeStep;
+import gotera.dye.Glow;
 import gotera.web.finding.Finding;
 import gotera.web.finding.FindingService;
 import gotera.web.finding.FindingService.New;
 import gotera.web.photo.Photograph;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
@@ -88,6 +91,18 @@ public class DyeService {
             note,
             photograph),
         by);
+  }
+
+  /** Whether the glow of a joint was never scanned before: it says little. */
+  public boolean unscanned(Dye known, String joint) {
+    return known.glows().get(joint) == Glow.UNSCANNED;
+  }
+
+  /** What was done, the newest first. */
+  List<Finding> steps(UUID jobId) {
+    List<Finding> steps = new ArrayList<>(findings.of(jobId, CHECK));
+    java.util.Collections.reverse(steps);
+    return steps;
   }
 
   /** What is known of the dye. */

@@ -1,6 +1,7 @@
 package gotera.web.equipment;
 
 import gotera.quantity.PressureUnit;
+import gotera.range.Range;
 import gotera.web.shell.Entry;
 import gotera.web.shell.FieldProblems;
 import gotera.web.shell.Figures;
@@ -72,7 +73,7 @@ record EquipmentForm(
         step(e.resolution(), kelvin),
         step(e.repeatability(), kelvin),
         step(e.zeroDrift(), kelvin),
-        e.rangeKpa().isPresent() ? figures.pressure(e.rangeKpa().getAsDouble()) : "",
+        e.rangeKpa().isPresent() ? figures.pressureField(e.rangeKpa().getAsDouble()) : "",
         e.calibrationDue().map(LocalDate::toString).orElse(""),
         millilitres(e.strokeMl()),
         millilitres(e.airMl()),
@@ -118,50 +119,30 @@ record EquipmentForm(
     record.fits = fits;
     record.retired = !retired.isEmpty();
     if (k.showsPressure()) {
-      record.resolution = boxed(kilopascals(problems, "resolution", resolution, 0.001, 20, shown));
-      record.repeatability = boxed(ifTyped(problems, "repeatability", repeatability, 0, 20, shown));
-      record.zeroDrift = boxed(ifTyped(problems, "zeroDrift", zeroDrift, 0, 20, shown));
-      record.rangeKpa = boxed(ifTyped(problems, "range", range, 10, 10_000, shown));
-    } else if (k.read()) {
-      record.resolution = boxed(problems.number("resolution", resolution, "K", 0.001, 5));
+      record.resolution =
+          boxed(problems.kilopascals("resolution", resolution, shown, Range.GAUGE_STEP));
       record.repeatability =
-          boxed(problems.numberIfTyped("repeatability", repeatability, "K", 0, 5));
+          boxed(
+              problems.kilopascalsIfTyped(
+                  "repeatability", repeatability, shown, Range.GAUGE_NOISE));
+      record.zeroDrift =
+          boxed(problems.kilopascalsIfTyped("zeroDrift", zeroDrift, shown, Range.GAUGE_NOISE));
+      record.rangeKpa =
+          boxed(problems.kilopascalsIfTyped("range", range, shown, Range.GAUGE_SCALE));
+    } else if (k.read()) {
+      record.resolution = boxed(problems.number("resolution", resolution, Range.THERMOMETER_STEP));
+      record.repeatability =
+          boxed(problems.numberIfTyped("repeatability", repeatability, Range.THERMOMETER_NOISE));
     }
     if (k.read()) {
       record.calibrationDue = day(problems);
     }
     if (k.pumps() && !stroke.isEmpty()) {
-      record.strokeMl = boxed(problems.millilitres("stroke", stroke, 1, 0.1, 2000));
+      record.strokeMl = boxed(problems.millilitres("stroke", stroke, 1, Range.STROKE));
     }
     if (k.holdsAir()) {
-      record.airMl = boxed(problems.millilitres("air", air, 1, 0.1, 5000));
+      record.airMl = boxed(problems.millilitres("air", air, 1, Range.TESTER_AIR));
     }
-  }
-
-  private static OptionalDouble ifTyped(
-      FieldProblems problems,
-      String field,
-      String typed,
-      double low,
-      double high,
-      PressureUnit shown) {
-    return typed.isEmpty()
-        ? OptionalDouble.empty()
-        : kilopascals(problems, field, typed, low, high, shown);
-  }
-
-  private static OptionalDouble kilopascals(
-      FieldProblems problems,
-      String field,
-      String typed,
-      double low,
-      double high,
-      PressureUnit shown) {
-    OptionalDouble value = problems.kilopascals(field, typed, shown);
-    if (value.isPresent() && (value.getAsDouble() < low || value.getAsDouble() > high)) {
-      problems.add(field, "problem.range", typed, Figures.plain(low), Figures.plain(high) + " kPa");
-    }
-    return value;
   }
 
   private @org.jspecify.annotations.Nullable LocalDate day(FieldProblems problems) {
@@ -181,10 +162,10 @@ record EquipmentForm(
   }
 
   private static String step(OptionalDouble value, boolean kelvin) {
-    return value.isPresent() ? Figures.plain(value.getAsDouble()) + (kelvin ? " K" : " kPa") : "";
+    return value.isPresent() ? Figures.full(value.getAsDouble()) + (kelvin ? " K" : " kPa") : "";
   }
 
   private static String millilitres(OptionalDouble value) {
-    return value.isPresent() ? Figures.plain(value.getAsDouble()) + " mL" : "";
+    return value.isPresent() ? Figures.full(value.getAsDouble()) + " mL" : "";
   }
 }

@@ -1,6 +1,7 @@
 package gotera.web.equipment;
 
 import gotera.pressure.compliance.PlugCheck;
+import gotera.web.shell.Entries;
 import gotera.web.shell.Identifiers;
 import gotera.web.shell.NotFound;
 import gotera.web.shell.Write;
@@ -22,11 +23,17 @@ import org.springframework.transaction.annotation.Transactional;
 public class EquipmentService {
   private final EquipmentRecords equipment;
   private final PlugCheckRecords checks;
+  private final Entries entries;
   private final Identifiers identifiers;
   private final Clock clock;
 
   EquipmentService(
-      EquipmentRecords equipment, PlugCheckRecords checks, Identifiers identifiers, Clock clock) {
+      EquipmentRecords equipment,
+      PlugCheckRecords checks,
+      Entries entries,
+      Identifiers identifiers,
+      Clock clock) {
+    this.entries = entries;
     this.equipment = equipment;
     this.checks = checks;
     this.identifiers = identifiers;
@@ -99,6 +106,7 @@ public class EquipmentService {
   /** Adds a piece. */
   @Write
   UUID add(EquipmentKind kind, Consumer<EquipmentRecord> write) {
+    entries.claim();
     EquipmentRecord record = new EquipmentRecord(identifiers.next(), kind);
     write.accept(record);
     equipment.save(record);
@@ -123,6 +131,7 @@ public class EquipmentService {
   /** Keeps a check against a plug. */
   @Write
   public void check(UUID id, PlugCheck check, String by) {
+    entries.claim();
     PlugCheckRecord record = new PlugCheckRecord(identifiers.next(), id, clock.instant(), by);
     record.beforeKpa = check.before().kilopascals();
     record.afterKpa = check.after().kilopascals();

@@ -5,6 +5,7 @@ import gotera.quantity.GaugePressure;
 import gotera.quantity.PressureUnit;
 import gotera.quantity.Typed;
 import gotera.quantity.Volume;
+import gotera.range.Range;
 import gotera.web.shell.Entry;
 import gotera.web.shell.FieldProblems;
 import java.time.Duration;
@@ -32,12 +33,15 @@ record PlugCheckForm(String before, String after, String lasted) {
 
   Optional<PlugCheck> read(
       FieldProblems problems, EquipmentView tester, LocalDate today, PressureUnit shown) {
-    OptionalDouble from = problems.kilopascals("before", before, shown);
-    OptionalDouble to = problems.kilopascals("after", after, shown);
+    OptionalDouble from = problems.kilopascals("before", before, shown, Range.PRESSED);
+    OptionalDouble to = problems.kilopascals("after", after, shown, Range.PRESSED);
     Optional<Double> minutes =
         problems.take("lasted", lasted, Typed.duration(lasted)).map(PlugCheckForm::minutes);
     if (minutes.isPresent() && minutes.get() < SHORTEST) {
       problems.add("lasted", "problem.plug-check-time", lasted);
+    }
+    if (minutes.isPresent() && !Range.TRACE_LENGTH.holds(60 * minutes.get())) {
+      problems.add("lasted", "problem.too-far");
     }
     if (from.isPresent() && from.getAsDouble() <= 0) {
       problems.add("before", "problem.plug-check-pressure", before);

@@ -22,6 +22,7 @@ import gotera.web.job.JobView;
 import gotera.web.pressure.PressureTestView;
 import java.util.ArrayList;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -39,6 +40,7 @@ class FoundSoFar {
 
   private static final CheckFacts STAIN = Vocabulary.published().check("stain");
   private static final CheckFacts DYE = Vocabulary.published().check("dye");
+  private static final CheckFacts UNSCANNED = Vocabulary.published().check("dye-unscanned");
 
   private static final Map<String, String> SIGN_OF =
       Map.of(
@@ -71,19 +73,28 @@ class FoundSoFar {
         .filter(s -> s.flow().isPresent())
         .forEach(s -> explained.add(s.joint()));
     double rated = test.map(t -> t.conditions().rated().kilopascals()).orElse(100.0);
-    List<Diagnosis.Look> seen =
-        looks.all().stream()
-            .filter(s -> s.saw().equals("wet") || s.saw().equals("dry"))
-            .map(s -> new Diagnosis.Look(s.joint(), state(s, rated), s.wet()))
-            .toList();
+    // cold and parked, warm and running are one state to the model: the newer look counts
+    Map<String, Diagnosis.Look> seen = new LinkedHashMap<>();
+    for (LeakSite s : looks.all()) {
+      if (s.saw().equals("wet") || s.saw().equals("dry")) {
+        PlaceFacts.State state = state(s, rated);
+        seen.put(s.joint() + " " + state, new Diagnosis.Look(s.joint(), state, s.wet()));
+      }
+    }
     List<Finding> others = new ArrayList<>();
     looks.all().stream()
         .filter(s -> s.saw().equals("stained"))
         .forEach(s -> others.add(STAIN.at("stain", s.joint(), true)));
-    drips.traces(jobId, circuit).forEach(t -> others.add(DripFinding.of(t)));
+    drips.traces(jobId, circuit, looks.since()).forEach(t -> others.add(DripFinding.of(t)));
     others.addAll(lamp(jobId, circuit, looks));
     return new Diagnosis.Found(
-        explained, seen, signs(jobId), rate(test, balance), others, reach.cutOff(jobId, circuit));
+        explained,
+        List.copyOf(seen.values()),
+        // what was told before the repair says nothing of what leaks after it
+        looks.afterRepair() ? List.of() : signs(jobId),
+        rate(test, balance),
+        others,
+        reach.cutOff(jobId, circuit, test.map(PressureTestView::loop).orElse("")));
   }
 
   private List<SignFacts> signs(UUID jobId) {
@@ -101,7 +112,11 @@ class FoundSoFar {
       for (Joint joint : circuit.joints()) {
         known
             .says(joint)
-            .ifPresent(g -> findings.add(DYE.at(g ? "glow" : "no-glow", joint.code(), g)));
+            .ifPresent(
+                g ->
+                    findings.add(
+                        (dye.unscanned(known, joint.code()) ? UNSCANNED : DYE)
+                            .at(g ? "glow" : "no-glow", joint.code(), g)));
       }
     }
     return findings;

@@ -35,6 +35,11 @@ record Looks(List<LeakSite> latest, List<LeakSite> all, Instant since) {
     return new Looks(List.copyOf(latest.values()), List.copyOf(byState.values()), since);
   }
 
+  /** Whether only what was seen since a repair counts. */
+  boolean afterRepair() {
+    return !since.equals(Instant.MIN);
+  }
+
   List<LeakSite> wet() {
     return latest.stream().filter(LeakSite::wet).toList();
   }

@@ -81,7 +81,7 @@ class SoFarService implements JobPageContributor, JobHeadline, Suspicion {
 
   @Override
   public Optional<Headline> of(UUID jobId) {
-    Figures figures = new Figures(gotera.quantity.PressureUnit.KPA);
+    Figures figures = Figures.USUAL;
     return newest(jobId)
         .map(t -> pages.said(t, figures))
         .map(s -> new Headline(s.shape(), s.headline(), s.kind().equals("tight")));
@@ -131,7 +131,21 @@ class SoFarService implements JobPageContributor, JobHeadline, Suspicion {
             sites(jobId, wet, balance.map(LeakBalance::explained).orElse(List.of())), caught, test),
         ranked.suspects(),
         flag(jobId),
-        ranked.next());
+        balance.filter(b -> explained(b, wet)).isPresent()
+            ? Optional.of(repair(jobId))
+            : ranked.next());
+  }
+
+  /** Whether the places found explain the rate: then another look tells nothing more. */
+  private static boolean explained(LeakBalance balance, List<LeakSite> wet) {
+    return !balance.anotherLeak() && wet.stream().anyMatch(s -> s.flow().isPresent());
+  }
+
+  private SoFar.NextCheck repair(UUID jobId) {
+    return new SoFar.NextCheck(
+        words.say("evidence.next.repair"),
+        words.say("evidence.next.repair-tells"),
+        "/jobs/" + jobId + "/repair");
   }
 
   /** The same part failing twice soon asks for a gas check first (common practice, no source). */

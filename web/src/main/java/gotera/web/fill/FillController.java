@@ -2,6 +2,7 @@ package gotera.web.fill;
 
 import gotera.coolant.FreezingPoint;
 import gotera.coolant.FreezingPoint.Glycol;
+import gotera.range.Range;
 import gotera.refill.FillAccount;
 import gotera.refill.FillAccount.Moment;
 import gotera.refill.Mix;
@@ -32,7 +33,6 @@ import org.springframework.web.bind.annotation.PostMapping;
 /** Fill up: the account of a system's coolant. */
 @Controller
 class FillController {
-  private static final double LITRE = 1000;
   private static final double HUNDRED = 100;
 
   private final FillService fills;
@@ -84,7 +84,7 @@ class FillController {
   @GetMapping("/jobs/{id}/fill-up")
   String page(@PathVariable UUID id, @ModelAttribute FillForm form, Figures figures, Model model) {
     FieldProblems problems = new FieldProblems(words);
-    restore(id, form, problems, model);
+    restore(id, form, problems, figures, model);
     return page(id, form, problems.sentences(), figures, model);
   }
 
@@ -99,12 +99,13 @@ class FillController {
     FieldProblems problems = new FieldProblems(words);
     Optional<FillEntryKind> kind = FillEntryKind.of(form.what());
     OptionalDouble volume =
-        problems.millilitres("fillVolume", form.fillVolume(), LITRE, 1, 200_000);
+        problems.millilitres(
+            "fillVolume", form.fillVolume(), figures.units().volume().millilitres(), Range.FILL);
     OptionalDouble strength =
         form.poured().isEmpty()
             ? OptionalDouble.of(0)
-            : problems.number("poured", form.poured(), "%", 0, 100);
-    if (kind.isEmpty()) {
+            : problems.number("poured", form.poured(), Range.POURED_PERCENT);
+    if (kind.filter(FillEntryKind::written).isEmpty()) {
       problems.add("what", "problem.fill-what");
     }
     if (!problems.none()) {
@@ -129,7 +130,17 @@ class FillController {
     jobs.require(id);
     FieldProblems problems = new FieldProblems(words);
     Glycol glycol = form.glycol().equals("propylene") ? Glycol.PROPYLENE : Glycol.ETHYLENE;
-    OptionalDouble celsius = problems.number("freezes", form.freezes(), "°C", glycol.lowest(), 0);
+    OptionalDouble celsius =
+        problems.celsius("freezes", form.freezes(), figures.units(), Range.COOLANT);
+    if (celsius.isPresent()
+        && !(celsius.getAsDouble() <= 0 && celsius.getAsDouble() >= glycol.lowest())) {
+      problems.add(
+          "freezes",
+          "problem.freezes",
+          form.freezes(),
+          figures.temperature(glycol.lowest(), 0),
+          figures.temperature(0, 0));
+    }
     if (!problems.none()) {
       return Pages.unprocessable(page(id, form, problems.sentences(), figures, model), model);
     }
@@ -146,20 +157,28 @@ class FillController {
   }
 
   /** What to drain and pour in, where a strength is asked for. */
-  private void restore(UUID id, FillForm form, FieldProblems problems, Model model) {
+  private void restore(
+      UUID id, FillForm form, FieldProblems problems, Figures figures, Model model) {
     Optional<FillAccount> account = fills.account(id);
     if (form.wanted().isEmpty() || account.isEmpty()) {
       return;
     }
-    OptionalDouble wanted = problems.number("wanted", form.wanted(), "%", 1, 60);
+    OptionalDouble wanted = problems.number("wanted", form.wanted(), Range.WANTED_PERCENT);
     OptionalDouble with =
         form.with().isEmpty()
             ? OptionalDouble.of(HUNDRED)
-            : problems.number("with", form.with(), "%", 1, 100);
+            : problems.number("with", form.with(), Range.POURED_PERCENT);
     OptionalDouble rest =
         form.undrained().isEmpty()
             ? OptionalDouble.of(0)
-            : problems.millilitres("undrained", form.undrained(), LITRE, 0, account.get().full());
+            : problems.millilitres(
+                "undrained",
+                form.undrained(),
+                figures.units().volume().millilitres(),
+                Range.TOP_UP);
+    if (rest.isPresent() && rest.getAsDouble() > account.get().full()) {
+      problems.add("undrained", "problem.more-than-full", figures.volume(account.get().full()));
+    }
     if (!problems.none()) {
       return;
     }
@@ -175,7 +194,7 @@ class FillController {
             ? restore.drain().get() > 0
                 ? words.say(
                     "fill.restore",
-                    Figures.volume(restore.drain().get()),
+                    figures.volume(restore.drain().get()),
                     Figures.plain(with.getAsDouble()),
                     Figures.plain(wanted.getAsDouble()))
                 : words.say("fill.strong-enough", Figures.fixed(now.strength() * HUNDRED, 0))
@@ -187,8 +206,8 @@ class FillController {
                     "fullDrain",
                     words.say(
                         "fill.full-drain",
-                        Figures.volume(f.concentrate()),
-                        Figures.volume(f.water()))));
+                        figures.volume(f.concentrate()),
+                        figures.volume(f.water()))));
   }
 
   private String page(
@@ -198,10 +217,14 @@ class FillController {
     model.addAttribute("form", form);
     model.addAttribute("problems", problems);
     model.addAttribute(
-        "kinds", Arrays.stream(FillEntryKind.values()).map(FillEntryKind::word).toList());
+        "kinds",
+        Arrays.stream(FillEntryKind.values())
+            .filter(FillEntryKind::written)
+            .map(FillEntryKind::word)
+            .toList());
     model.addAttribute("known", job.liquidMl().isPresent());
     Optional<FillAccount> account = fills.account(id);
-    model.addAttribute("rows", rows(fills.lines(id), account));
+    model.addAttribute("rows", rows(fills.lines(id), account, figures));
     fills
         .lastMeasured(id)
         .ifPresent(
@@ -210,45 +233,50 @@ class FillController {
                     "measured",
                     words.say(
                         "fill.measured",
-                        Figures.plain(m.amount().orElse(0)),
+                        figures.temperature(m.amount().orElse(0), 0),
                         Figures.fixed(m.second().orElse(0) * HUNDRED, 0),
                         Figures.moment(m.at()))));
-    account.ifPresent(a -> summary(a, job, model));
+    account.ifPresent(a -> summary(a, job, figures, model));
     return "fill/fill-up";
   }
 
-  private void summary(FillAccount account, JobView job, Model model) {
+  private void summary(FillAccount account, JobView job, Figures figures, Model model) {
     Moment now = account.now();
     double percent = now.strength() * HUNDRED;
-    model.addAttribute("volume", Figures.volume(now.volume()));
+    model.addAttribute("volume", figures.volume(now.volume()));
     model.addAttribute("strength", Figures.fixed(percent, 0) + " %");
     model.addAttribute(
-        "lost", now.lost() > 0 ? Figures.volume(now.lost()) : words.say("fill.nothing-lost"));
+        "lost", now.lost() > 0 ? figures.volume(now.lost()) : words.say("fill.nothing-lost"));
     model.addAttribute("assumed", job.strength().isEmpty());
     model.addAttribute(
         "freezing",
         now.strength() <= FreezingPoint.HIGHEST
-            ? Figures.fixed(FreezingPoint.of(Glycol.ETHYLENE, now.strength()), 0) + " °C"
+            ? figures.temperature(FreezingPoint.of(Glycol.ETHYLENE, now.strength()), 0)
             : words.say("fill.too-strong"));
   }
 
-  private List<Row> rows(List<FillService.Line> lines, Optional<FillAccount> account) {
+  private List<Row> rows(
+      List<FillService.Line> lines, Optional<FillAccount> account, Figures figures) {
     List<Row> rows = new ArrayList<>();
     for (int i = 0; i < lines.size(); i++) {
       FillService.Line line = lines.get(i);
       int after = i + 1;
       Optional<Moment> moment = account.map(a -> a.moments().get(after));
       String what =
-          words.say("fill.saw." + line.kind().word()) + " " + Figures.volume(line.millilitres());
+          line.kind() == FillEntryKind.MEASURED
+              ? words.say("fill.saw.measured", Figures.fixed(line.strength() * HUNDRED, 0))
+              : words.say("fill.saw." + line.kind().word())
+                  + " "
+                  + figures.volume(line.millilitres());
       rows.add(
           new Row(
               Figures.moment(line.at()),
-              line.kind().in()
+              line.kind().in() && line.kind() != FillEntryKind.PUSHED_IN
                   ? words.say("fill.of", what, Figures.fixed(line.strength() * HUNDRED, 0))
                   : what,
-              moment.map(m -> Figures.volume(m.volume())).orElse(""),
+              moment.map(m -> figures.volume(m.volume())).orElse(""),
               moment.map(m -> Figures.fixed(m.strength() * HUNDRED, 0) + " %").orElse(""),
-              moment.map(m -> Figures.volume(m.lost())).orElse(""),
+              moment.map(m -> figures.volume(m.lost())).orElse(""),
               line.written().map(UUID::toString).orElse("")));
     }
     return rows;

@@ -20,6 +20,10 @@ enum FillEntryKind {
   SPILLED(Kind.OUT, false),
   /** Let out under pressure, to measure. */
   DRAWN(Kind.OUT, false),
+  /** Pushed in under pressure, to measure: of what is in it. */
+  PUSHED_IN(Kind.IN_SAME, true),
+  /** A refractometer was read. */
+  MEASURED(Kind.MEASURED, false),
   /** Put back. */
   PUT_BACK(Kind.IN, true);
 
@@ -39,11 +43,16 @@ enum FillEntryKind {
     return name().toLowerCase(Locale.ROOT).replace('_', '-');
   }
 
+  /** Whether somebody writes it down here; the others come from tests and readings. */
+  boolean written() {
+    return this != PUSHED_IN && this != DRAWN && this != MEASURED;
+  }
+
   static Optional<FillEntryKind> of(String word) {
     return Arrays.stream(values()).filter(k -> k.word().equals(word)).findFirst();
   }
 
   Entry entry(double millilitres, double strength) {
-    return new Entry(kind, millilitres, in ? strength : 0);
+    return new Entry(kind, millilitres, strength);
   }
 }

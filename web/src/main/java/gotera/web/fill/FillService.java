@@ -106,6 +106,10 @@ public class FillService implements StepReporter {
                           f.second().orElse(0),
                           Optional.of(f.id()))));
     }
+    for (Finding f : findings.of(jobId, MEASURED)) {
+      lines.add(
+          new Line(f.at(), FillEntryKind.MEASURED, 0, f.second().orElse(0), Optional.of(f.id())));
+    }
     for (PressureTestView test : tests.all(jobId)) {
       Instant at = test.finishedAt().orElse(test.startedAt());
       List<DrawMember> draws = new ArrayList<>(test.hold().compliance().draws());
@@ -115,7 +119,7 @@ public class FillService implements StepReporter {
         lines.add(
             new Line(
                 at,
-                in ? FillEntryKind.IN : FillEntryKind.DRAWN,
+                in ? FillEntryKind.PUSHED_IN : FillEntryKind.DRAWN,
                 Math.abs(draw.ml()),
                 0,
                 Optional.empty()));
@@ -156,6 +160,6 @@ public class FillService implements StepReporter {
       return StepStatus.UNTOUCHED;
     }
     double put = lines.stream().filter(l -> l.kind().in()).mapToDouble(Line::millilitres).sum();
-    return new StepStatus(State.DONE, words.say("fill.rail", Figures.volume(put)));
+    return new StepStatus(State.DONE, words.say("fill.rail", Figures.USUAL.volume(put)));
   }
 }

@@ -1,6 +1,6 @@
 package gotera.web.job;
 
-import gotera.quantity.Typed;
+import gotera.range.Range;
 import gotera.web.shell.Entry;
 import gotera.web.shell.FieldProblems;
 import gotera.web.shell.Figures;
@@ -58,7 +58,6 @@ record IntakeForm(
           "rough-cold-start",
           "pale-emulsion",
           "pink-froth");
-  private static final double LITRE = 1000;
   private static final double WEEK = 7;
 
   /** Everything absent is empty. */
@@ -88,7 +87,7 @@ record IntakeForm(
     return signs != null && signs.contains(sign);
   }
 
-  static IntakeForm of(JobView job) {
+  static IntakeForm of(JobView job, Figures figures) {
     return new IntakeForm(
         job.vehicle().orElse(""),
         job.description(),
@@ -98,14 +97,12 @@ record IntakeForm(
         job.signs(),
         job.otherComplaints(),
         job.replacedPart(),
-        job.replacedDays().isPresent()
-            ? Figures.plain(job.replacedDays().getAsDouble() / WEEK)
-            : "",
-        litres(job.lossMlPerWeek()),
-        job.hotHoursPerWeek().isPresent() ? Figures.plain(job.hotHoursPerWeek().getAsDouble()) : "",
-        litres(job.topUpMl()),
-        litres(job.liquidMl()),
-        job.strength().isPresent() ? Figures.plain(job.strength().getAsDouble() * 100) : "",
+        job.replacedDays().isPresent() ? Figures.full(job.replacedDays().getAsDouble() / WEEK) : "",
+        volume(job.lossMlPerWeek(), figures),
+        job.hotHoursPerWeek().isPresent() ? Figures.full(job.hotHoursPerWeek().getAsDouble()) : "",
+        volume(job.topUpMl(), figures),
+        volume(job.liquidMl(), figures),
+        job.strength().isPresent() ? Figures.full(job.strength().getAsDouble() * 100) : "",
         job.version());
   }
 
@@ -128,21 +125,13 @@ record IntakeForm(
         newer);
   }
 
-  Optional<Intake> read(FieldProblems problems) {
+  Optional<Intake> read(FieldProblems problems, Figures figures) {
     if (vehicle.isBlank()) {
       problems.add("vehicle", "problem.vehicle");
     }
-    OptionalDouble percent =
-        number(problems.takeIfTyped("strength", strength, Typed.number(strength, "%")));
-    if (percent.isPresent() && (percent.getAsDouble() < 0 || percent.getAsDouble() > 60)) {
-      problems.add("strength", "problem.strength", strength);
-    }
-    OptionalDouble liquidMl = volume(problems, "liquid", liquid);
-    if (liquidMl.isPresent()
-        && (liquidMl.getAsDouble() < 500 || liquidMl.getAsDouble() > 200_000)) {
-      problems.add("liquid", "problem.liquid", liquid);
-    }
-    OptionalDouble weeks = problems.numberIfTyped("replacedAgo", replacedAgo, "weeks", 0, 2000);
+    double bare = figures.units().volume().millilitres();
+    OptionalDouble percent = problems.numberIfTyped("strength", strength, Range.STRENGTH_PERCENT);
+    OptionalDouble weeks = problems.numberIfTyped("replacedAgo", replacedAgo, Range.WEEKS_AGO);
     Intake intake =
         new Intake(
             vehicle,
@@ -154,26 +143,17 @@ record IntakeForm(
             otherComplaints,
             replacedPart,
             weeks.isPresent() ? OptionalDouble.of(WEEK * weeks.getAsDouble()) : weeks,
-            volume(problems, "lossPerWeek", lossPerWeek),
-            problems.numberIfTyped("hotHours", hotHours, "h", 0.1, 168),
-            volume(problems, "topUp", topUp),
-            liquidMl,
+            problems.millilitresIfTyped("lossPerWeek", lossPerWeek, bare, Range.LOSS_A_WEEK),
+            problems.numberIfTyped("hotHours", hotHours, Range.HOT_HOURS_A_WEEK),
+            problems.millilitresIfTyped("topUp", topUp, bare, Range.TOP_UP),
+            problems.millilitresIfTyped("liquid", liquid, bare, Range.CAPACITY),
             percent.isPresent()
                 ? OptionalDouble.of(percent.getAsDouble() / 100)
                 : OptionalDouble.empty());
     return problems.none() ? Optional.of(intake) : Optional.empty();
   }
 
-  private static OptionalDouble volume(FieldProblems problems, String field, String typed) {
-    return number(
-        problems.takeIfTyped(field, typed, Typed.volume(typed, LITRE)).map(v -> v.millilitres()));
-  }
-
-  private static OptionalDouble number(Optional<Double> value) {
-    return value.isPresent() ? OptionalDouble.of(value.get()) : OptionalDouble.empty();
-  }
-
-  private static String litres(OptionalDouble millilitres) {
-    return millilitres.isPresent() ? Figures.plain(millilitres.getAsDouble() / LITRE) + " L" : "";
+  private static String volume(OptionalDouble millilitres, Figures figures) {
+    return millilitres.isPresent() ? figures.volumeField(millilitres.getAsDouble()) : "";
   }
 }

@@ -1,5 +1,6 @@
 package gotera.web.job;
 
+import gotera.web.shell.Entries;
 import java.util.UUID;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
@@ -11,13 +12,16 @@ import org.springframework.stereotype.Component;
 @Component
 public class JobChanges {
   private final JdbcTemplate database;
+  private final Entries entries;
 
-  JobChanges(JdbcTemplate database) {
+  JobChanges(JdbcTemplate database, Entries entries) {
     this.database = database;
+    this.entries = entries;
   }
 
-  /** Counts one. */
+  /** Counts one, and claims the entry that is being written. */
   public void count(UUID jobId) {
+    entries.claim();
     database.update(
         "insert into job_change (job_id, seq) values (?, 1) on duplicate key update seq = seq + 1",
         jobId.toString());

@@ -2,6 +2,7 @@ package gotera.web.job;
 
 import gotera.web.job.JobHeadline.Headline;
 import gotera.web.shell.Conflict;
+import gotera.web.shell.Entry;
 import gotera.web.shell.FieldProblems;
 import gotera.web.shell.Figures;
 import gotera.web.shell.NotFound;
@@ -16,6 +17,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -23,10 +26,14 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** Front page, new job, intake, and the steps that are coming. */
 @Controller
 class JobController {
+  private static final Logger LOG = LoggerFactory.getLogger(JobController.class);
+
   private final JobService jobs;
   private final Rail rail;
   private final List<JobHeadline> headlines;
@@ -68,16 +75,7 @@ class JobController {
   String front(Model model) {
     List<OpenJob> open = new ArrayList<>();
     for (JobView job : jobs.open()) {
-      Step waitsFor = rail.waitsFor(job.id());
-      open.add(
-          new OpenJob(
-              "/jobs/" + job.id() + "/" + waitsFor.word(),
-              job.vehicle().orElse(words.say("job.unnamed")),
-              job.complaint(),
-              words.say("waits." + waitsFor.word()),
-              Figures.moment(job.startedAt()),
-              headlines.stream().flatMap(h -> h.of(job.id()).stream()).findFirst(),
-              waits.stream().flatMap(w -> w.until(job.id()).stream()).findFirst()));
+      open.add(shown(job));
     }
     // what can be worked on now comes first
     Instant now = clock.instant();
@@ -88,6 +86,83 @@ class JobController {
     return "job/front";
   }
 
+  /** A job whose row cannot be made shows a notice there; the others stand as they are. */
+  private OpenJob shown(JobView job) {
+    String name = job.vehicle().orElse(words.say("job.unnamed"));
+    String since = Figures.moment(job.startedAt());
+    try {
+      Step waitsFor = rail.waitsFor(job.id());
+      return new OpenJob(
+          "/jobs/" + job.id() + "/" + waitsFor.word(),
+          name,
+          job.complaint(),
+          words.say("waits." + waitsFor.word()),
+          since,
+          headlines.stream().flatMap(h -> h.of(job.id()).stream()).findFirst(),
+          waits.stream().flatMap(w -> w.until(job.id()).stream()).findFirst());
+    } catch (RuntimeException e) {
+      LOG.error("job {} cannot be shown", job.id(), e);
+      return new OpenJob(
+          "/jobs/" + job.id() + "/history",
+          name,
+          job.complaint(),
+          words.say("job.broken"),
+          since,
+          Optional.empty(),
+          Optional.empty());
+    }
+  }
+
+  /** A job that is closed or put aside. */
+  record Closed(String id, String vehicle, String complaint, String ending, String when) {}
+
+  @GetMapping("/jobs/closed")
+  String closed(Model model) {
+    model.addAttribute(
+        "closed",
+        jobs.notOpen().stream()
+            .map(
+                j ->
+                    new Closed(
+                        j.id().toString(),
+                        j.vehicle().orElse(words.say("job.unnamed")),
+                        j.complaint(),
+                        j.discarded()
+                            ? words.say("job.discarded")
+                            : words.say("ending." + j.ending()),
+                        j.closedAt().map(Figures::moment).orElse("")))
+            .toList());
+    return "job/closed";
+  }
+
+  @PostMapping("/jobs/{id}/close")
+  String close(
+      @PathVariable UUID id,
+      @RequestParam(defaultValue = "") String ending,
+      @RequestParam(defaultValue = "") String endingNote,
+      RedirectAttributes once) {
+    jobs.require(id);
+    Optional<Ending> how = Ending.of(ending);
+    if (how.isEmpty()) {
+      once.addFlashAttribute("endingProblem", words.say("problem.ending"));
+      once.addFlashAttribute("endingNote", Entry.text(endingNote, 2000));
+      return "redirect:/jobs/" + id + "/hand-over";
+    }
+    jobs.close(id, how.get(), Entry.text(endingNote, 2000));
+    return "redirect:/";
+  }
+
+  @PostMapping("/jobs/{id}/reopen")
+  String reopen(@PathVariable UUID id) {
+    jobs.reopen(id);
+    return "redirect:/jobs/" + id;
+  }
+
+  @PostMapping("/jobs/{id}/discard")
+  String discard(@PathVariable UUID id, Principal principal) {
+    return jobs.discard(id, principal.getName()) ? "redirect:/" : "redirect:/jobs/" + id;
+  }
+
   @GetMapping("/jobs/new")
   String newJob(Model model) {
     model.addAttribute("form", IntakeForm.empty());
@@ -95,9 +170,9 @@ class JobController {
   }
 
   @PostMapping("/jobs/new")
-  Object begin(@ModelAttribute IntakeForm form, Principal principal, Model model) {
+  Object begin(@ModelAttribute IntakeForm form, Figures figures, Principal principal, Model model) {
     FieldProblems problems = new FieldProblems(words);
-    Optional<Intake> intake = form.read(problems);
+    Optional<Intake> intake = form.read(problems, figures);
     if (intake.isEmpty()) {
       model.addAttribute("form", form);
       return Pages.unprocessable(newJobPage(model, problems.sentences()), model);
@@ -121,7 +196,7 @@ class JobController {
 
   @GetMapping("/jobs/{id}/intake")
   String intake(@PathVariable UUID id, Figures figures, Model model) {
-    return intakePage(id, IntakeForm.of(jobs.require(id)), Map.of(), figures, model);
+    return intakePage(id, IntakeForm.of(jobs.require(id), figures), Map.of(), figures, model);
   }
 
   @PostMapping("/jobs/{id}/intake")
@@ -129,7 +204,7 @@ class JobController {
       @PathVariable UUID id, @ModelAttribute IntakeForm form, Figures figures, Model model) {
     JobView job = jobs.require(id);
     FieldProblems problems = new FieldProblems(words);
-    Optional<Intake> intake = form.read(problems);
+    Optional<Intake> intake = form.read(problems, figures);
     if (intake.isPresent()) {
       try {
         jobs.write(id, intake.get(), form.version());
@@ -140,7 +215,7 @@ class JobController {
             "conflict",
             Conflict.between(
                 form,
-                IntakeForm.of(jobs.require(id)),
+                IntakeForm.of(jobs.require(id), figures),
                 Map.of("reason", "reason.", "whereLost", "where."),
                 words));
       }

@@ -5,6 +5,8 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.util.List;
 import java.util.Map;
 import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.web.servlet.HandlerInterceptor;
 import org.springframework.web.servlet.ModelAndView;
@@ -17,6 +19,8 @@ import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
  */
 @Configuration
 class JobPageInterceptor implements WebMvcConfigurer, HandlerInterceptor {
+  private static final Logger LOG = LoggerFactory.getLogger(JobPageInterceptor.class);
+
   private final JobService jobs;
   private final Rail rail;
   private final JobChanges changes;
@@ -49,7 +53,13 @@ class JobPageInterceptor implements WebMvcConfigurer, HandlerInterceptor {
     model.put("job", jobs.require(place.jobId()));
     model.put("rail", rail.of(place.jobId(), place.step()));
     for (JobPageContributor contributor : contributors) {
-      contributor.contribute(place.jobId(), place.step(), place.figures(), model);
+      try {
+        contributor.contribute(place.jobId(), place.step(), place.figures(), model);
+      } catch (RuntimeException e) {
+        // the page stands without it, and says that something is missing
+        LOG.error("{} of job {} cannot be read", contributor.getClass(), place.jobId(), e);
+        model.put("missing", true);
+      }
     }
   }
 }

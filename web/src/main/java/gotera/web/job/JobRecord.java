@@ -37,6 +37,10 @@ class JobRecord {
   String startedBy;
   @Nullable Instant intakeAt;
   @Nullable Instant closedAt;
+  String ending = "";
+  String endingNote = "";
+  @Nullable Instant discardedAt;
+  @Nullable String discardedBy;
   @Version @Nullable Integer version;
 
   @SuppressWarnings("NullAway.Init")

@@ -5,7 +5,9 @@ import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
 
 interface JobRecords extends JpaRepository<JobRecord, UUID> {
-  List<JobRecord> findByClosedAtIsNullOrderByStartedAtDesc();
+  List<JobRecord> findByClosedAtIsNullAndDiscardedAtIsNullOrderByStartedAtDesc();
+
+  List<JobRecord> findByClosedAtIsNotNullOrDiscardedAtIsNotNullOrderByStartedAtDesc();
 
   List<JobRecord> findByVehicleIdIn(List<UUID> vehicleIds);
 }

@@ -1,5 +1,6 @@
 package gotera.web.job;
 
+import gotera.web.shell.Entries;
 import gotera.web.shell.Identifiers;
 import gotera.web.shell.NotFound;
 import gotera.web.shell.RequestMemo;
@@ -19,6 +20,7 @@ public class JobService {
   private final JobRecords jobs;
   private final VehicleRecords vehicles;
   private final JobChanges changes;
+  private final Entries entries;
   private final RequestMemo memo;
   private final Identifiers identifiers;
   private final Clock clock;
@@ -27,10 +29,12 @@ public class JobService {
       JobRecords jobs,
       VehicleRecords vehicles,
       JobChanges changes,
+      Entries entries,
       RequestMemo memo,
       Identifiers identifiers,
       Clock clock) {
     this.changes = changes;
+    this.entries = entries;
     this.jobs = jobs;
     this.vehicles = vehicles;
     this.memo = memo;
@@ -41,6 +45,7 @@ public class JobService {
   /** Begins a job without knowing anything yet. */
   @Write
   public UUID begin(String by) {
+    entries.claim();
     return jobs.save(new JobRecord(identifiers.next(), clock.instant(), by)).id;
   }
 
@@ -54,7 +59,63 @@ public class JobService {
   /** Jobs that are not closed, the newest first. */
   @Transactional(readOnly = true)
   public List<JobView> open() {
-    return jobs.findByClosedAtIsNullOrderByStartedAtDesc().stream().map(JobView::of).toList();
+    return jobs.findByClosedAtIsNullAndDiscardedAtIsNullOrderByStartedAtDesc().stream()
+        .map(JobView::of)
+        .toList();
+  }
+
+  /** Jobs that are closed or put aside, the newest first. */
+  @Transactional(readOnly = true)
+  List<JobView> notOpen() {
+    return jobs.findByClosedAtIsNotNullOrDiscardedAtIsNotNullOrderByStartedAtDesc().stream()
+        .map(JobView::of)
+        .toList();
+  }
+
+  /** Words of the endings. */
+  public List<String> endings() {
+    return Ending.words();
+  }
+
+  /** Closes a job with its ending. */
+  @Write
+  public void close(UUID id, Ending ending, String note) {
+    JobRecord job = record(id);
+    job.closedAt = clock.instant();
+    job.ending = ending.word();
+    job.endingNote = note;
+    jobs.save(job);
+    changes.count(id);
+  }
+
+  /** Opens a closed or discarded job again; its ending stays in the history. */
+  @Write
+  public void reopen(UUID id) {
+    JobRecord job = record(id);
+    job.closedAt = null;
+    job.ending = "";
+    job.discardedAt = null;
+    job.discardedBy = null;
+    jobs.save(job);
+    changes.count(id);
+  }
+
+  /** Puts a job aside whose vehicle has no name; false where it has one. */
+  @Write
+  public boolean discard(UUID id, String by) {
+    JobRecord job = record(id);
+    if (job.vehicle != null) {
+      return false;
+    }
+    job.discardedAt = clock.instant();
+    job.discardedBy = by;
+    jobs.save(job);
+    changes.count(id);
+    return true;
+  }
+
+  private JobRecord record(UUID id) {
+    return jobs.findById(id).orElseThrow(() -> new NotFound("job " + id));
   }
 
   /** All jobs of some vehicles. */

@@ -28,6 +28,10 @@ import java.util.UUID;
  * @param startedAt when the job began
  * @param startedBy by whom
  * @param intakeAt when intake was written
+ * @param closedAt when it was closed
+ * @param ending how it ended
+ * @param endingNote what was said of the ending
+ * @param discarded whether it was put aside
  * @param version version of the row, to notice someone else's change
  */
 public record JobView(
@@ -50,7 +54,16 @@ public record JobView(
     Instant startedAt,
     String startedBy,
     Optional<Instant> intakeAt,
+    Optional<Instant> closedAt,
+    String ending,
+    String endingNote,
+    boolean discarded,
     int version) {
+
+  /** Whether it is worked on. */
+  public boolean open() {
+    return closedAt.isEmpty() && !discarded;
+  }
 
   static JobView of(JobRecord job) {
     VehicleRecord vehicle = job.vehicle;
@@ -74,6 +87,10 @@ public record JobView(
         job.startedAt,
         job.startedBy,
         Optional.ofNullable(job.intakeAt),
+        Optional.ofNullable(job.closedAt),
+        job.ending,
+        job.endingNote,
+        job.discardedAt != null,
         job.version == null ? 0 : job.version);
   }
 

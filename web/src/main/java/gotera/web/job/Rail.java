@@ -9,11 +9,15 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
 
 /** The steps of a job with their states, and what the job waits for. */
 @Component
 class Rail {
+  private static final Logger LOG = LoggerFactory.getLogger(Rail.class);
+
   private final Map<Step, StepReporter> reporters = new EnumMap<>(Step.class);
   private final Words words;
 
@@ -87,10 +91,20 @@ class Rail {
     return again != null ? again : first != null ? first : Step.HAND_OVER;
   }
 
+  /** A step that cannot be read says so in its place; the others stand. */
+  private StepStatus told(StepReporter reporter, UUID jobId) {
+    try {
+      return reporter.status(jobId);
+    } catch (RuntimeException e) {
+      LOG.error("step {} of job {} cannot be read", reporter.step().word(), jobId, e);
+      return new StepStatus(State.AGAIN, words.say("state.broken"));
+    }
+  }
+
   private StepStatus status(UUID jobId, Step step) {
     StepReporter reporter = reporters.get(step);
     return reporter == null
         ? new StepStatus(State.COMING, words.say("state.coming"))
-        : reporter.status(jobId);
+        : told(reporter, jobId);
   }
 }

@@ -48,7 +48,7 @@ class LevelController {
   }
 
   /** A mark with what it says since the first one. */
-  record Row(String when, String level, String put, String hours, String says) {}
+  record Row(String id, String when, String level, String put, String hours, String says) {}
 
   @GetMapping("/jobs/{id}/level-watch")
   String page(@PathVariable UUID id, Figures figures, Model model) {
@@ -64,10 +64,17 @@ class LevelController {
       Model model) {
     jobs.require(id);
     FieldProblems problems = new FieldProblems(words);
-    marks.keep(id, form, problems, principal.getName());
+    marks.keep(id, form, problems, figures, principal.getName());
     if (!problems.none()) {
       return Pages.unprocessable(page(id, form, problems.sentences(), figures, model), model);
     }
+    return "redirect:/jobs/" + id + "/level-watch";
+  }
+
+  @PostMapping("/jobs/{id}/level-watch/{markId}/withdraw")
+  String withdraw(@PathVariable UUID id, @PathVariable UUID markId, Principal principal) {
+    jobs.require(id);
+    marks.withdraw(id, markId, principal.getName());
     return "redirect:/jobs/" + id + "/level-watch";
   }
 
@@ -79,37 +86,40 @@ class LevelController {
     model.addAttribute("form", form);
     model.addAttribute("first", all.isEmpty());
     model.addAttribute("problems", problems);
-    model.addAttribute("rows", rows(all, job));
-    if (all.size() > 1) {
+    model.addAttribute("rows", rows(all, job, figures));
+    if (all.size() > 1 && hours(all) > 0) {
       LevelWatch watch = watch(all, job);
       model.addAttribute(
           "statement",
           words.say(
-              "level.statement",
-              Figures.bound(watch.upper()),
-              Figures.moment(all.get(0).writtenAt)));
+              "level.statement", Figures.bound(watch.upper()), Figures.moment(all.get(0).readAt)));
       model.addAttribute(
           "from",
           words.say(
               "level.from",
-              Figures.volume(watch.missing()),
-              Figures.volume(1.96 * watch.missingU()),
+              figures.volume(watch.missing()),
+              figures.volume(1.96 * watch.missingU()),
               Figures.plain(watch.minutes() / 60)));
     }
     return "level/watch";
   }
 
-  private List<Row> rows(List<LevelMarkRecord> all, JobView job) {
+  private List<Row> rows(List<LevelMarkRecord> all, JobView job, Figures figures) {
     List<Row> rows = new ArrayList<>();
     for (int i = 0; i < all.size(); i++) {
       LevelMarkRecord mark = all.get(i);
       rows.add(
           new Row(
-              Figures.moment(mark.writtenAt),
+              mark.id.toString(),
+              Figures.moment(mark.readAt),
               Figures.fixed(mark.levelMm, 0) + " mm",
-              mark.toppedUpMl > 0 ? Figures.volume(mark.toppedUpMl) : "",
+              mark.toppedUpMl > 0 ? figures.volume(mark.toppedUpMl) : "",
               i == 0 ? "" : Figures.plain(mark.hotHours) + " h",
-              i == 0 ? words.say("level.first") : says(watch(all.subList(0, i + 1), job))));
+              i == 0
+                  ? words.say("level.first")
+                  : hours(all.subList(0, i + 1)) > 0
+                      ? says(watch(all.subList(0, i + 1), job))
+                      : words.say("level.no-hours")));
     }
     return rows;
   }
@@ -122,12 +132,17 @@ class LevelController {
         Figures.bound(watch.upper()));
   }
 
+  /** Hours hot since the first of these. */
+  private static double hours(List<LevelMarkRecord> of) {
+    return of.stream().skip(1).mapToDouble(m -> m.hotHours).sum();
+  }
+
   /** From the first mark to the last of these. */
   private static LevelWatch watch(List<LevelMarkRecord> of, JobView job) {
     LevelMarkRecord first = of.get(0);
     LevelMarkRecord last = of.get(of.size() - 1);
     double put = of.stream().skip(1).mapToDouble(m -> m.toppedUpMl).sum();
-    double hours = of.stream().skip(1).mapToDouble(m -> m.hotHours).sum();
+    double hours = hours(of);
     Double then = first.celsius;
     Double now = last.celsius;
     OptionalDouble warmer =

@@ -22,8 +22,11 @@ class LevelMarkRecord {
   double toppedUpMl;
   @Nullable Double celsius;
   double hotHours;
+  Instant readAt;
   Instant writtenAt;
   String writtenBy;
+  @Nullable Instant withdrawnAt;
+  @Nullable String withdrawnBy;
 
   @SuppressWarnings("NullAway.Init")
   protected LevelMarkRecord() {}
@@ -31,6 +34,7 @@ class LevelMarkRecord {
   LevelMarkRecord(UUID id, UUID jobId, Instant writtenAt, String writtenBy) {
     this.id = id;
     this.jobId = jobId;
+    this.readAt = writtenAt;
     this.writtenAt = writtenAt;
     this.writtenBy = writtenBy;
   }

@@ -2,9 +2,12 @@ package gotera.web.level;
 
 import gotera.web.job.JobChanges;
 import gotera.web.shell.FieldProblems;
+import gotera.web.shell.Figures;
 import gotera.web.shell.Identifiers;
+import gotera.web.shell.NotFound;
 import gotera.web.shell.Write;
 import java.time.Clock;
+import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
@@ -28,16 +31,33 @@ class LevelService {
   /** The marks in order. */
   @Transactional(readOnly = true)
   List<LevelMarkRecord> marks(UUID jobId) {
-    return marks.findByJobIdOrderByWrittenAt(jobId);
+    return marks.findByJobIdAndWithdrawnAtIsNullOrderByReadAtAscIdAsc(jobId);
   }
 
   /** Keeps a mark, or says at its fields what is wrong. */
   @Write
-  void keep(UUID jobId, LevelForm form, FieldProblems problems, String by) {
-    LevelMarkRecord record = new LevelMarkRecord(identifiers.next(), jobId, clock.instant(), by);
-    form.into(record, problems, marks(jobId).isEmpty());
+  void keep(UUID jobId, LevelForm form, FieldProblems problems, Figures figures, String by) {
+    Instant now = clock.instant();
+    LevelMarkRecord record = new LevelMarkRecord(identifiers.next(), jobId, now, by);
+    form.into(record, problems, marks(jobId).isEmpty(), now, figures);
     if (problems.none()) {
       marks.save(record);
+      changes.count(jobId);
+    }
+  }
+
+  /** Takes a mark back; it stays in the history. */
+  @Write
+  void withdraw(UUID jobId, UUID id, String by) {
+    LevelMarkRecord mark =
+        marks
+            .findById(id)
+            .filter(m -> m.jobId.equals(jobId))
+            .orElseThrow(() -> new NotFound("level mark " + id));
+    if (mark.withdrawnAt == null) {
+      mark.withdrawnAt = clock.instant();
+      mark.withdrawnBy = by;
+      marks.save(mark);
       changes.count(jobId);
     }
   }

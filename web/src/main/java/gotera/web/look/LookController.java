@@ -4,6 +4,8 @@ import gotera.circuit.Circuit;
 import gotera.circuit.Circuit.Joint;
 import gotera.evidence.PlaceFacts;
 import gotera.formats.Vocabulary;
+import gotera.look.LookState;
+import gotera.range.Range;
 import gotera.web.circuit.CircuitService;
 import gotera.web.circuit.CircuitWords;
 import gotera.web.circuit.LeakSite;
@@ -11,12 +13,16 @@ import gotera.web.circuit.Suspicion;
 import gotera.web.job.JobPlace;
 import gotera.web.job.JobService;
 import gotera.web.job.Step;
+import gotera.web.pressure.PressureService;
 import gotera.web.shell.Entry;
+import gotera.web.shell.FieldProblems;
 import gotera.web.shell.Figures;
 import gotera.web.shell.NotFound;
+import gotera.web.shell.Pages;
 import gotera.web.shell.Words;
 import java.security.Principal;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
@@ -24,6 +30,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -34,7 +41,8 @@ import org.springframework.web.bind.annotation.RequestParam;
 /** Looking over: one touch a place. */
 @Controller
 class LookController {
-  private static final List<String> STATES = List.of("parked", "cold", "warm", "running");
+  private static final List<String> STATES =
+      Arrays.stream(LookState.values()).map(LookState::word).toList();
   private static final List<String> SEEN = List.of("dry", "wet", "stained", "hidden");
 
   /** Joints above this height are looked at from above (sheet units; our judgement, untested). */
@@ -44,6 +52,7 @@ class LookController {
   private final CircuitWords names;
   private final WalkRounds rounds;
   private final List<Suspicion> suspicion;
+  private final PressureService tests;
   private final JobService jobs;
   private final Words words;
 
@@ -52,8 +61,10 @@ class LookController {
       CircuitWords names,
       WalkRounds rounds,
       List<Suspicion> suspicion,
+      PressureService tests,
       JobService jobs,
       Words words) {
+    this.tests = tests;
     this.circuits = circuits;
     this.names = names;
     this.rounds = rounds;
@@ -63,7 +74,7 @@ class LookController {
   }
 
   /** A place of the walk-round. */
-  record Place(String code, String name, String shows, String seen, String mark) {}
+  record Place(String code, String name, String shows, String seen, String mark, String lookId) {}
 
   @GetMapping("/jobs/{id}/look-over")
   String page(
@@ -71,26 +82,56 @@ class LookController {
       @RequestParam(defaultValue = "") String state,
       Figures figures,
       Model model) {
+    return page(id, LookState.of(state).orElse(LookState.PARKED), "", Map.of(), figures, model);
+  }
+
+  private String page(
+      UUID id,
+      LookState state,
+      String gauge,
+      Map<String, String> problems,
+      Figures figures,
+      Model model) {
     jobs.require(id);
     Circuit circuit = circuits.circuit(id);
     Map<String, LeakSite> seen = new HashMap<>();
-    circuits.sites(id).forEach(s -> seen.put(s.joint(), s));
+    circuits.looks(id).stream()
+        .filter(s -> s.state().equals(state.word()))
+        .forEach(s -> seen.put(s.joint(), s));
+    Map<String, LeakSite> wetElsewhere = new HashMap<>();
+    circuits.sites(id).stream()
+        .filter(s -> s.wet() && !s.state().equals(state.word()))
+        .forEach(s -> wetElsewhere.put(s.joint(), s));
     List<Joint> order = inOrder(id, circuit);
     model.addAttribute("place", new JobPlace(id, Step.LOOK_OVER, figures));
-    model.addAttribute("state", Entry.choice(state, STATES));
+    model.addAttribute("state", state.word());
+    model.addAttribute("gauge", gauge.isEmpty() ? lastGauge(id, figures) : gauge);
+    model.addAttribute("problems", problems);
     model.addAttribute("states", STATES);
-    model.addAttribute("above", places(circuit, order, seen, true));
-    model.addAttribute("below", places(circuit, order, seen, false));
-    model.addAttribute("said", rounds.said(rounds.of(id)));
+    model.addAttribute("above", places(circuit, order, seen, wetElsewhere, true));
+    model.addAttribute("below", places(circuit, order, seen, wetElsewhere, false));
+    model.addAttribute("said", rounds.said(rounds.of(id, state)));
     return "look/look-over";
   }
 
+  /** What the gauge of a test that runs showed last. */
+  private String lastGauge(UUID id, Figures figures) {
+    return tests.all(id).stream()
+        .filter(t -> t.finishedAt().isEmpty() && t.trace().size() > 0)
+        .reduce((a, b) -> b)
+        .map(t -> figures.pressureField(t.trace().gauge(t.trace().size() - 1)))
+        .orElse("");
+  }
+
   @PostMapping("/jobs/{id}/look-over")
-  String look(
+  Object look(
       @PathVariable UUID id,
       @RequestParam(defaultValue = "") String state,
+      @RequestParam(defaultValue = "") String gauge,
       @RequestParam(defaultValue = "") String look,
-      Principal principal) {
+      Figures figures,
+      Principal principal,
+      Model model) {
     jobs.require(id);
     String[] parts = look.split(":", -1);
     if (parts.length != 2
@@ -98,18 +139,42 @@ class LookController {
         || !SEEN.contains(parts[1])) {
       throw new NotFound("look " + look);
     }
-    String then = Entry.choice(state, STATES);
+    LookState then = LookState.of(state).orElse(LookState.PARKED);
+    FieldProblems problems = new FieldProblems(words);
+    OptionalDouble pressure =
+        then == LookState.PRESSED
+            ? problems.kilopascals("gauge", Entry.text(gauge, 40), figures.unit(), Range.PRESSED)
+            : OptionalDouble.empty();
+    if (!problems.none()) {
+      return Pages.unprocessable(
+          page(id, then, Entry.text(gauge, 40), problems.sentences(), figures, model), model);
+    }
     circuits.log(
         id,
         parts[0],
         parts[1],
-        then,
+        then.word(),
         OptionalDouble.empty(),
-        OptionalDouble.empty(),
+        pressure,
         "",
         Optional.empty(),
         principal.getName());
-    return "redirect:/jobs/" + id + "/look-over?state=" + then;
+    return "redirect:/jobs/" + id + "/look-over?state=" + then.word();
+  }
+
+  @PostMapping("/jobs/{id}/looks/{lookId}/withdraw")
+  String withdraw(
+      @PathVariable UUID id,
+      @PathVariable UUID lookId,
+      @RequestParam(defaultValue = "") String state,
+      @RequestParam(defaultValue = "") String joint,
+      Principal principal) {
+    jobs.require(id);
+    circuits.withdraw(id, lookId, principal.getName());
+    boolean known = circuits.circuit(id).joint(joint).isPresent();
+    return LookState.of(state).isPresent()
+        ? "redirect:/jobs/" + id + "/look-over?state=" + state
+        : "redirect:/jobs/" + id + "/find" + (known ? "?joint=" + joint : "");
   }
 
   /** Likeliest and cheapest first: by probability a minute of looking. */
@@ -132,7 +197,11 @@ class LookController {
   }
 
   private List<Place> places(
-      Circuit circuit, List<Joint> order, Map<String, LeakSite> seen, boolean above) {
+      Circuit circuit,
+      List<Joint> order,
+      Map<String, LeakSite> seen,
+      Map<String, LeakSite> wetElsewhere,
+      boolean above) {
     return order.stream()
         .filter(j -> j.at().y() < FROM_ABOVE == above)
         .map(
@@ -145,9 +214,18 @@ class LookController {
                   names.joint(circuit, j.code()),
                   words.say(
                       words.knows("shows." + j.code()) ? "shows." + j.code() : "shows.added.joint"),
-                  site.map(s -> said + ", " + words.say("state-seen." + s.state())).orElse(said),
-                  saw);
+                  site.map(s -> said + ", " + words.say("state-seen." + s.state())).orElse(said)
+                      + elsewhere(wetElsewhere.get(j.code())),
+                  saw,
+                  site.map(s -> s.id().toString()).orElse(""));
             })
         .toList();
+  }
+
+  /** A place that was wet in another state says so here too. */
+  private String elsewhere(@Nullable LeakSite wet) {
+    return wet == null
+        ? ""
+        : words.say("look.wet-elsewhere", words.say("state-seen." + wet.state()));
   }
 }

@@ -25,7 +25,7 @@ class LookReporter implements StepReporter {
 
   @Override
   public StepStatus status(UUID jobId) {
-    WalkRound round = rounds.of(jobId);
+    WalkRound round = rounds.farthest(jobId);
     if (round.open() == round.places()) {
       return StepStatus.UNTOUCHED;
     }

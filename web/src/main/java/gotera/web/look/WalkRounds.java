@@ -1,44 +1,86 @@
 package gotera.web.look;
 
+import gotera.circuit.Circuit.Joint;
+import gotera.look.LookState;
 import gotera.look.WalkRound;
+import gotera.look.WalkRound.Look;
 import gotera.look.WalkRound.Seen;
 import gotera.web.circuit.CircuitService;
+import gotera.web.circuit.LeakSite;
+import gotera.web.repair.RepairNote;
+import gotera.web.repair.RepairService;
 import gotera.web.shell.Words;
+import java.time.Clock;
+import java.time.Instant;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 
-/** How far the walk-round of a job is, and what may be said of it. */
+/** How far the looks of a job are, state by state, and what may be said of them. */
 @Component
 class WalkRounds {
   private final CircuitService circuits;
+  private final RepairService repairs;
   private final Words words;
+  private final Clock clock;
 
-  WalkRounds(CircuitService circuits, Words words) {
+  WalkRounds(CircuitService circuits, RepairService repairs, Words words, Clock clock) {
     this.circuits = circuits;
+    this.repairs = repairs;
     this.words = words;
+    this.clock = clock;
   }
 
-  WalkRound of(UUID jobId) {
-    return WalkRound.of(
-        circuits.circuit(jobId).joints().size(),
-        circuits.sites(jobId).stream()
-            .map(s -> Seen.valueOf(s.saw().toUpperCase(Locale.ROOT)))
-            .toList());
+  /** The looks in one state. */
+  WalkRound of(UUID jobId, LookState state) {
+    Set<String> places =
+        circuits.circuit(jobId).joints().stream().map(Joint::code).collect(Collectors.toSet());
+    List<Look> looks = circuits.looks(jobId).stream().flatMap(s -> look(s).stream()).toList();
+    Instant since =
+        repairs.notes(jobId).stream()
+            .map(RepairNote::writtenAt)
+            .max(Instant::compareTo)
+            .orElse(Instant.MIN);
+    return WalkRound.of(state, places, looks, since, clock.instant());
+  }
+
+  private static Optional<Look> look(LeakSite site) {
+    Optional<Seen> seen =
+        Arrays.stream(Seen.values())
+            .filter(s -> s.name().toLowerCase(Locale.ROOT).equals(site.saw()))
+            .findFirst();
+    return LookState.of(site.state())
+        .flatMap(state -> seen.map(s -> new Look(site.joint(), state, s, site.writtenAt())));
+  }
+
+  /** The state whose looks are farthest. */
+  WalkRound farthest(UUID jobId) {
+    return Arrays.stream(LookState.values())
+        .map(s -> of(jobId, s))
+        .min(Comparator.comparingInt(WalkRound::open))
+        .orElseThrow();
   }
 
   String said(WalkRound round) {
+    String state = words.say("state-seen." + round.state().word());
     if (round.open() == round.places()) {
-      return words.say("look.none", round.places());
+      return words.say("look.none", round.places(), state);
     }
     if (round.wet() + round.stained() > 0) {
-      return words.say("look.found", round.wet(), round.stained(), round.open());
+      return words.say("look.found", round.wet(), round.stained(), round.open(), state);
     }
     if (round.open() > 0) {
-      return words.say(
-          "look.dry-so-far", round.places() - round.open() - round.hidden(), round.open());
+      return words.say("look.dry-so-far", round.dry(), round.open(), state);
     }
-    return words.say(
-        round.dryEverywhere() ? "look.dry-everywhere" : "look.dry-but-hidden", round.hidden());
+    if (round.hidden() > 0) {
+      return words.say("look.dry-but-hidden", round.hidden(), state);
+    }
+    return words.say(round.dryEverywhere() ? "look.dry-everywhere" : "look.dry-glance", state);
   }
 }

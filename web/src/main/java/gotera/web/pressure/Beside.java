@@ -26,17 +26,17 @@ class Beside {
     this.words = words;
   }
 
-  List<Origin> of(PressureTestView test) {
+  List<Origin> of(PressureTestView test, Figures figures) {
     List<Origin> beside = new ArrayList<>();
-    test.result().rate().ifPresent(rate -> fill(beside, test, rate));
+    test.result().rate().ifPresent(rate -> fill(beside, test, rate, figures));
     return beside;
   }
 
-  private void fill(List<Origin> beside, PressureTestView test, Rate rate) {
+  private void fill(List<Origin> beside, PressureTestView test, Rate rate, Figures figures) {
     beside.add(
         say(
             "lets-through",
-            Figures.bound(rate.limits().detection()),
+            finite(rate.limits().detection()),
             Figures.minutesAndSeconds(length(test))));
     if (rate.asCoolant().isPresent()) {
       AsCoolant coolant = rate.asCoolant().get();
@@ -57,17 +57,20 @@ class Beside {
             "hot",
             leak
                 ? Figures.twoDigits(hot * rate.rate())
-                : "\u2264 " + Figures.bound(hot * rate.upper()),
+                : Double.isFinite(rate.upper())
+                    ? "\u2264 " + Figures.bound(hot * rate.upper())
+                    : words.say("verdict.no-bound"),
             Figures.fixed(hot, 1),
             Figures.plain(100 * test.conditions().coolant().strength())));
-    complaint(beside, test, rate);
+    complaint(beside, test, rate, figures);
   }
 
-  private void complaint(List<Origin> beside, PressureTestView test, Rate rate) {
+  private void complaint(List<Origin> beside, PressureTestView test, Rate rate, Figures figures) {
     JobView job = jobs.require(test.jobId());
     if (job.lossMlPerWeek().isEmpty()
         || job.hotHoursPerWeek().isEmpty()
-        || !(job.lossMlPerWeek().getAsDouble() > 0)) {
+        || !(job.lossMlPerWeek().getAsDouble() > 0)
+        || !(job.hotHoursPerWeek().getAsDouble() > 0)) {
       return;
     }
     Complaint complaint =
@@ -82,7 +85,7 @@ class Beside {
         say(
             answer,
             Figures.twoDigits(complaint.rate()),
-            Figures.volume(complaint.lossPerWeek()),
+            figures.volume(complaint.lossPerWeek()),
             Figures.plain(complaint.hotHoursPerWeek())));
   }
 
@@ -93,6 +96,10 @@ class Beside {
     }
     double up = rate.upper() / rate.rate();
     return new AsCoolant(coolant.seep() * up, coolant.orifice() * up);
+  }
+
+  private String finite(double bound) {
+    return Double.isFinite(bound) ? Figures.bound(bound) : words.say("verdict.no-bound");
   }
 
   private static double length(PressureTestView test) {

@@ -4,16 +4,18 @@ import gotera.balance.SiteFlow;
 import gotera.quantity.Volume;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.UUID;
 
 /**
  * Coolant caught from an inside place: drawn out of a cylinder, or let out of the oil pan.
  *
+ * @param id where it is kept; empty before it is
  * @param place where, for example cylinder 3
  * @param millilitres how much (mL)
  * @param minutes how long it gathered under pressure (min); empty for what stood there before the
  *     test, which may be weeks and says nothing of a rate
  */
-public record Caught(String place, double millilitres, OptionalDouble minutes) {
+public record Caught(Optional<UUID> id, String place, double millilitres, OptionalDouble minutes) {
   /** Standard uncertainty of a volume drawn out of a cylinder (mL) (our judgement, untested). */
   private static final double VOLUME_U = 1;
 

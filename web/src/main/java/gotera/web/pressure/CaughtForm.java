@@ -1,5 +1,6 @@
 package gotera.web.pressure;
 
+import gotera.range.Range;
 import gotera.web.shell.Entry;
 import gotera.web.shell.FieldProblems;
 import java.util.Optional;
@@ -26,10 +27,10 @@ record CaughtForm(String place, String caughtVolume, String gathered) {
     if (place.isEmpty()) {
       problems.add("place", "problem.caught-place");
     }
-    OptionalDouble ml = problems.millilitres("caughtVolume", caughtVolume, 1, 0, 20_000);
-    OptionalDouble minutes = problems.numberIfTyped("gathered", gathered, "min", 0.5, 1000);
+    OptionalDouble ml = problems.millilitres("caughtVolume", caughtVolume, 1, Range.CAUGHT);
+    OptionalDouble minutes = problems.numberIfTyped("gathered", gathered, Range.GATHERED);
     return problems.none()
-        ? Optional.of(new Caught(place, ml.getAsDouble(), minutes))
+        ? Optional.of(new Caught(Optional.empty(), place, ml.getAsDouble(), minutes))
         : Optional.empty();
   }
 }

@@ -18,6 +18,8 @@ class CaughtRecord {
   @Nullable Double minutes;
   Instant writtenAt;
   String writtenBy;
+  @Nullable Instant withdrawnAt;
+  @Nullable String withdrawnBy;
 
   @SuppressWarnings("NullAway.Init")
   protected CaughtRecord() {}
@@ -35,6 +37,7 @@ class CaughtRecord {
   Caught caught() {
     Double m = minutes;
     return new Caught(
+        java.util.Optional.of(id),
         place,
         millilitres,
         m == null ? java.util.OptionalDouble.empty() : java.util.OptionalDouble.of(m));

@@ -1,6 +1,7 @@
 package gotera.web.pressure;
 
 import gotera.formats.HoldDescription.DrawMember;
+import gotera.range.Range;
 import gotera.web.shell.Entry;
 import gotera.web.shell.FieldProblems;
 import gotera.web.shell.Figures;
@@ -49,7 +50,7 @@ record DrawForm(String drawKind, String way, String volume, String before, Strin
         closing ? "closing" : "measuring",
         "out",
         closing ? USUAL_CLOSING : USUAL,
-        last.isPresent() ? figures.pressure(last.getAsDouble()) : "",
+        last.isPresent() ? figures.pressureField(last.getAsDouble()) : "",
         "");
   }
 
@@ -63,9 +64,9 @@ record DrawForm(String drawKind, String way, String volume, String before, Strin
   }
 
   Optional<DrawMember> read(FieldProblems problems, PressureTestView test, Figures figures) {
-    OptionalDouble ml = problems.millilitres("volume", volume, 1, 0.1, 2000);
-    OptionalDouble from = problems.kilopascals("before", before, figures.unit());
-    OptionalDouble to = problems.kilopascals("after", after, figures.unit());
+    OptionalDouble ml = problems.millilitres("volume", volume, 1, Range.DRAW);
+    OptionalDouble from = problems.kilopascals("before", before, figures.unit(), Range.PRESSED);
+    OptionalDouble to = problems.kilopascals("after", after, figures.unit(), Range.PRESSED);
     if (ml.isEmpty() || from.isEmpty() || to.isEmpty()) {
       return Optional.empty();
     }

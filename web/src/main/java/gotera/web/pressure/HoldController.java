@@ -2,10 +2,12 @@ package gotera.web.pressure;
 
 import gotera.formats.HoldDescription;
 import gotera.formats.HoldDescription.DrawMember;
+import gotera.pressure.Decider;
 import gotera.pressure.trace.TraceEvent;
 import gotera.web.pressure.PressureService.Added;
 import gotera.web.shell.FieldProblems;
 import gotera.web.shell.Figures;
+import gotera.web.shell.NotFound;
 import gotera.web.shell.Pages;
 import gotera.web.shell.Words;
 import java.security.Principal;
@@ -61,16 +63,24 @@ class HoldController {
   }
 
   @PostMapping("/tests/{testId}/draws/undo")
-  String undoDraw(@PathVariable UUID testId, @RequestParam String drawKind) {
-    tests.edit(
-        testId,
-        h ->
-            drawKind.equals("closing")
-                ? closing(h, Optional.empty())
-                : h.edit()
-                    .compliance(h.compliance().withDraws(withoutLast(h.compliance().draws())))
-                    .done());
-    return PressureBench.back(tests.require(testId));
+  Object undoDraw(
+      @PathVariable UUID testId,
+      @RequestParam(defaultValue = "") String drawKind,
+      Figures figures,
+      Principal principal,
+      Model model) {
+    PressureTestView test = tests.require(testId);
+    boolean closing = drawKind.equals("closing");
+    Added added =
+        tests.edit(
+            testId,
+            h ->
+                closing
+                    ? closing(h, Optional.empty())
+                    : h.edit()
+                        .compliance(h.compliance().withDraws(withoutLast(h.compliance().draws())))
+                        .done());
+    return done(test, added, figures, model);
   }
 
   @PostMapping("/tests/{testId}/strokes")
@@ -90,25 +100,50 @@ class HoldController {
   }
 
   @PostMapping("/tests/{testId}/strokes/undo")
-  String undoStrokes(@PathVariable UUID testId) {
-    tests.edit(
-        testId,
-        h ->
-            h.edit()
-                .compliance(
+  Object undoStrokes(@PathVariable UUID testId, Figures figures, Model model) {
+    PressureTestView test = tests.require(testId);
+    return done(test, tests.edit(testId, HoldController::withoutLastCount), figures, model);
+  }
+
+  private static HoldDescription withoutLastCount(HoldDescription h) {
+    return h.edit()
+        .compliance(
+            h.compliance()
+                .withStrokes(
                     h.compliance()
-                        .withStrokes(
-                            h.compliance()
-                                .strokes()
-                                .filter(s -> s.readings().size() > 1)
-                                .map(
-                                    s ->
-                                        new HoldDescription.StrokesMember(
-                                            s.strokeMl(),
-                                            s.startKpa(),
-                                            withoutLast(s.readings())))))
-                .done());
-    return PressureBench.back(tests.require(testId));
+                        .strokes()
+                        .filter(s -> s.readings().size() > 1)
+                        .map(
+                            s ->
+                                new HoldDescription.StrokesMember(
+                                    s.strokeMl(), s.startKpa(), withoutLast(s.readings())))))
+        .done();
+  }
+
+  /** One tap that answers what would decide the test. */
+  @PostMapping("/tests/{testId}/answers")
+  Object answer(
+      @PathVariable UUID testId,
+      @RequestParam(defaultValue = "") String answer,
+      Figures figures,
+      Model model) {
+    PressureTestView test = tests.require(testId);
+    if (!answer.equals(Decider.Answer.OVERNIGHT.word())) {
+      throw new NotFound("answer " + answer);
+    }
+    Added added =
+        tests.edit(
+            testId, h -> h.edit().soakHours(OptionalDouble.of(Double.POSITIVE_INFINITY)).done());
+    return done(test, added, figures, model);
+  }
+
+  private Object done(PressureTestView test, Added added, Figures figures, Model model) {
+    if (added == Added.YES) {
+      return PressureBench.back(test);
+    }
+    FieldProblems problems = new FieldProblems(words);
+    problems.add("form", added == Added.GONE ? "problem.gone" : "problem.finished");
+    return refused(test, problems, figures, model);
   }
 
   @PostMapping("/tests/{testId}/window")
@@ -139,11 +174,24 @@ class HoldController {
     FieldProblems problems = new FieldProblems(words);
     Optional<Caught> caught = form.read(problems);
     if (caught.isPresent()) {
-      tests.keepCaught(testId, caught.get(), principal.getName());
-      return PressureBench.back(test);
+      if (tests.keepCaught(testId, caught.get(), principal.getName()) == Added.YES) {
+        return PressureBench.back(test);
+      }
+      problems.add("form", "problem.finished");
     }
     model.addAttribute("caughtForm", form);
     return refused(test, problems, figures, model);
+  }
+
+  @PostMapping("/tests/{testId}/caught/{id}/withdraw")
+  Object withdrawCaught(
+      @PathVariable UUID testId,
+      @PathVariable UUID id,
+      Figures figures,
+      Principal principal,
+      Model model) {
+    PressureTestView test = tests.require(testId);
+    return done(test, tests.withdrawCaught(testId, id, principal.getName()), figures, model);
   }
 
   /** While the curve is read live, a draw ends the hold on it. */

@@ -9,6 +9,7 @@ import gotera.web.job.JobService;
 import gotera.web.shell.FieldProblems;
 import gotera.web.shell.Figures;
 import gotera.web.shell.Words;
+import gotera.web.shell.WorkshopProperties;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -19,6 +20,7 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.util.UriComponentsBuilder;
 
 /** How long a hold must last, before anybody pumps. Nothing is stored. */
 @Controller
@@ -28,9 +30,16 @@ class PlanController {
   private final PressureService tests;
   private final CapService caps;
   private final JobService jobs;
+  private final WorkshopProperties workshop;
   private final Words words;
 
-  PlanController(PressureService tests, CapService caps, JobService jobs, Words words) {
+  PlanController(
+      PressureService tests,
+      CapService caps,
+      JobService jobs,
+      WorkshopProperties workshop,
+      Words words) {
+    this.workshop = workshop;
     this.tests = tests;
     this.caps = caps;
     this.jobs = jobs;
@@ -71,7 +80,7 @@ class PlanController {
             ? PlanForm.of(jobs.require(id), phase, caps.of(id), tests.all(id), figures)
             : typed;
     FieldProblems problems = new FieldProblems(words);
-    Optional<PlanReading> plan = PlanReading.of(form, problems, figures.unit());
+    Optional<PlanReading> plan = PlanReading.of(form, problems, figures, workshop.altitude());
     model.addAttribute("place", new JobPlace(id, phase.step(), figures));
     model.addAttribute("form", form);
     model.addAttribute("problems", problems.sentences());
@@ -80,7 +89,40 @@ class PlanController {
     model.addAttribute("known", PlanForm.KNOWN);
     model.addAttribute("mostAir", PlanForm.MOST_AIR);
     plan.ifPresent(p -> model.addAttribute("answer", answer(p, figures)));
+    model.addAttribute("begin", begin(id, phase, form));
     return "pressure/plan";
+  }
+
+  /** Where the planned test is begun, with what the plan says of it. */
+  private static String begin(UUID id, Phase phase, PlanForm form) {
+    boolean soaks = SetupForm.SOAKS.contains(form.warmth());
+    return UriComponentsBuilder.fromPath("/jobs/{id}/{step}")
+        .queryParam("again", "true")
+        .queryParam("gaugeStep", "{gaugeStep}")
+        .queryParam("purpose", "{purpose}")
+        .queryParam("liquid", "{liquid}")
+        .queryParam("strength", "{strength}")
+        .queryParam("soak", "{soak}")
+        .queryParam("soakHours", "{soakHours}")
+        .queryParam("thermometerStep", "{thermometerStep}")
+        .queryParam("rulePressure", "{rulePressure}")
+        .queryParam("ruleMinutes", "{ruleMinutes}")
+        .queryParam("ruleDrop", "{ruleDrop}")
+        .encode()
+        .buildAndExpand(
+            id,
+            phase.step().word(),
+            form.gaugeStep(),
+            form.purpose(),
+            form.liquid(),
+            form.strength(),
+            soaks ? form.warmth() : "",
+            soaks ? form.soakHours() : "",
+            form.warmth().equals("probe") ? form.thermometerStep() : "",
+            form.rulePressure(),
+            form.ruleMinutes(),
+            form.ruleDrop())
+        .toUriString();
   }
 
   private Answer answer(PlanReading reading, Figures figures) {
@@ -106,7 +148,7 @@ class PlanController {
                     words.say("plan.title"),
                     words.say("plan.air"),
                     words.say("plan.minutes"),
-                    words.say("plan.now", Figures.volume(reading.air())))));
+                    words.say("plan.now", figures.volume(reading.air())))));
     return new Answer(
         shortest.isPresent()
             ? words.say("plan.shortest", Figures.plain(shortest.getAsDouble()))
@@ -114,7 +156,7 @@ class PlanController {
         shortest.isPresent() ? "tight" : "not-proven",
         sentences(reading, shortest, figures),
         drawing,
-        table(points),
+        table(points, figures),
         words.say(
             "plan.from",
             Figures.fixed(reading.plan().thermalSensitivity(), 1),
@@ -171,13 +213,13 @@ class PlanController {
     return sentences;
   }
 
-  private List<TableRow> table(List<Plan.Point> points) {
+  private List<TableRow> table(List<Plan.Point> points, Figures figures) {
     return points.stream()
         .filter(p -> p.air() % 120 == 0)
         .map(
             p ->
                 new TableRow(
-                    Figures.volume(p.air()),
+                    figures.volume(p.air()),
                     p.minutes().isPresent()
                         ? Figures.plain(p.minutes().getAsDouble()) + " min"
                         : words.say("plan.never")))

@@ -3,6 +3,7 @@ package gotera.web.pressure;
 import gotera.formats.HoldDescription;
 import gotera.formats.HoldDescription.GaugeMember;
 import gotera.pressure.compliance.Geometry;
+import gotera.quantity.PressureUnit;
 import gotera.web.cap.CapFacts;
 import gotera.web.job.JobView;
 import gotera.web.shell.Entry;
@@ -56,6 +57,7 @@ record PlanForm(
   // what stands in a new plan (our judgement, untested): the user sees and changes it
   private static final double USUAL_AIR = 150;
   private static final String USUAL_INTERVAL = "30";
+  private static final double USUAL_PSI = 0.1 * PressureUnit.PSI.kilopascals();
 
   /** Everything absent is empty. */
   PlanForm {
@@ -93,11 +95,11 @@ record PlanForm(
         tests.isEmpty() ? Optional.empty() : Optional.of(tests.get(tests.size() - 1).hold());
     Optional<KeptCompliance> kept = KeptCompliance.newest(tests);
     return new PlanForm(
-        cap.map(c -> figures.pressure(c.limit().pressure().kilopascals())).orElse(""),
+        cap.map(c -> figures.pressureField(c.limit().pressure().kilopascals())).orElse(""),
         hold.flatMap(HoldDescription::gauge)
             .map(GaugeMember::resolutionKpa)
-            .map(figures::pressure)
-            .orElse(figures.pressure(0.5)),
+            .map(figures::pressureField)
+            .orElse(figures.pressureField(figures.unit() == PressureUnit.PSI ? USUAL_PSI : 0.5)),
         USUAL_INTERVAL,
         Figures.plain(
             Math.round(
@@ -106,19 +108,19 @@ record PlanForm(
         kept.isPresent() ? "measured" : "sizes",
         hold.flatMap(HoldDescription::thermometer).isPresent() ? "probe" : "overnight",
         hold.flatMap(HoldDescription::thermometer)
-            .map(t -> Figures.plain(t.resolutionC()))
+            .map(t -> Figures.full(t.resolutionC()))
             .orElse("0.1"),
         "",
         "0",
-        Figures.plain(job.liquidMl().orElse(SetupForm.USUAL_LIQUID * 1000) / 1000) + " L",
+        figures.volumeField(job.liquidMl().orElse(SetupForm.USUAL_LIQUID * 1000)),
         Figures.plain(100 * job.strength().orElse(0.5)),
         phase == Phase.RE_TEST ? "sign-off" : "repair",
         hold.flatMap(HoldDescription::makerRule)
-            .map(r -> figures.pressure(r.pressureKpa()))
+            .map(r -> figures.pressureField(r.pressureKpa()))
             .orElse(""),
-        hold.flatMap(HoldDescription::makerRule).map(r -> Figures.plain(r.minutes())).orElse(""),
+        hold.flatMap(HoldDescription::makerRule).map(r -> Figures.full(r.minutes())).orElse(""),
         hold.flatMap(HoldDescription::makerRule)
-            .map(r -> figures.pressure(r.dropKpa()))
+            .map(r -> figures.pressureField(r.dropKpa()))
             .orElse(""));
   }
 }

@@ -15,7 +15,9 @@ import gotera.quantity.AbsolutePressure;
 import gotera.quantity.GaugePressure;
 import gotera.quantity.PressureUnit;
 import gotera.quantity.Volume;
+import gotera.range.Range;
 import gotera.web.shell.FieldProblems;
+import gotera.web.shell.Figures;
 import java.util.Optional;
 import java.util.OptionalDouble;
 
@@ -48,18 +50,21 @@ record PlanReading(
    */
   record Rule(MakerRule rule, double letsThrough) {}
 
-  static Optional<PlanReading> of(PlanForm form, FieldProblems problems, PressureUnit shown) {
-    OptionalDouble pressure = problems.kilopascals("pressure", form.pressure(), shown);
-    if (pressure.isPresent() && (pressure.getAsDouble() < 10 || pressure.getAsDouble() > 400)) {
-      problems.add("pressure", "problem.range", form.pressure(), "10", "400 kPa");
-    }
+  static Optional<PlanReading> of(
+      PlanForm form, FieldProblems problems, Figures figures, double metres) {
+    PressureUnit shown = figures.unit();
+    AbsolutePressure atmosphere = AbsolutePressure.atAltitude(metres);
+    OptionalDouble pressure =
+        problems.kilopascals("pressure", form.pressure(), shown, Range.PLANNED_PRESSURE);
     Optional<GaugeMember> gauge = SetupReading.gauge(form.gaugeStep(), problems, shown);
-    OptionalDouble interval = problems.number("interval", form.interval(), "s", 1, 600);
-    OptionalDouble air = problems.number("air", form.air(), "mL", 1, 20_000);
-    OptionalDouble hose = problems.number("hose", form.hose(), "mL/kPa", 0, 10);
-    OptionalDouble liquid = problems.millilitres("liquid", form.liquid(), 1000, 500, 200_000);
-    OptionalDouble percent = problems.number("strength", form.strength(), "%", 0, 60);
-    OptionalDouble drift = problems.number("drift", form.drift(), "K/min", -1, 1);
+    OptionalDouble interval = problems.number("interval", form.interval(), Range.INTERVAL);
+    OptionalDouble air = problems.number("air", form.air(), Range.PLANNED_AIR);
+    OptionalDouble hose = problems.number("hose", form.hose(), Range.HOSE);
+    OptionalDouble liquid =
+        problems.millilitres(
+            "liquid", form.liquid(), figures.units().volume().millilitres(), Range.CAPACITY);
+    OptionalDouble percent = problems.number("strength", form.strength(), Range.STRENGTH_PERCENT);
+    OptionalDouble drift = problems.number("drift", form.drift(), Range.DRIFT);
     Optional<Warmth> warmth = warmth(form, problems, drift.orElse(0));
     Optional<MakerRule> rule = rule(form, problems, shown);
     if (!problems.none() || gauge.isEmpty() || warmth.isEmpty()) {
@@ -80,7 +85,7 @@ record PlanReading(
                         ? AirAndHoses.Source.MEASURED
                         : AirAndHoses.Source.GEOMETRY),
                 new GaugePressure(pressure.getAsDouble()),
-                AbsolutePressure.STANDARD_ATMOSPHERE,
+                atmosphere,
                 new Volume(liquid.getAsDouble()),
                 new CoolantMixture(percent.getAsDouble() / 100),
                 COLD,
@@ -99,21 +104,22 @@ record PlanReading(
             make,
             air.getAsDouble(),
             purpose,
-            rule.map(m -> new Rule(m, letsThrough(m, plan, pressure.getAsDouble())))));
+            rule.map(m -> new Rule(m, letsThrough(m, plan, pressure.getAsDouble(), atmosphere)))));
   }
 
   /** As {@link gotera.pressure.verdict.MakerRule} has it, with the gas at its own pressure. */
-  private static double letsThrough(MakerRule rule, TestPlan plan, double pressure) {
+  private static double letsThrough(
+      MakerRule rule, TestPlan plan, double pressure, AbsolutePressure atmosphere) {
     AirAndHoses here = plan.system();
-    double start = pressure + AbsolutePressure.STANDARD_ATMOSPHERE.kilopascals();
-    double at = rule.pressure().above(AbsolutePressure.STANDARD_ATMOSPHERE).kilopascals();
+    double start = pressure + atmosphere.kilopascals();
+    double at = rule.pressure().above(atmosphere).kilopascals();
     return rule.letsThrough(
             new AirAndHoses(
                 new Volume(here.trappedAir().millilitres() * start / at),
                 here.hose(),
                 here.relativeUncertainty(),
                 here.source()),
-            AbsolutePressure.STANDARD_ATMOSPHERE)
+            atmosphere)
         .millilitresPerMinute();
   }
 
@@ -124,7 +130,7 @@ record PlanReading(
     return switch (form.warmth()) {
       case "probe" -> {
         OptionalDouble step =
-            problems.number("thermometerStep", form.thermometerStep(), "K", 0.001, 5);
+            problems.number("thermometerStep", form.thermometerStep(), Range.THERMOMETER_STEP);
         double probe = Math.hypot(TemperatureTrack.PROBE_SHARE * drift, TemperatureTrack.FLOOR);
         yield step.isEmpty()
             ? Optional.empty()
@@ -139,7 +145,7 @@ record PlanReading(
           Optional.of(new Warmth(drift, Math.hypot(0.002, 0.15 * drift), Optional.empty()));
       case "overnight" -> soak(new Soak.Overnight());
       case "hours" -> {
-        OptionalDouble hours = problems.number("soakHours", form.soakHours(), "h", 0, 1000);
+        OptionalDouble hours = problems.number("soakHours", form.soakHours(), Range.STOOD);
         yield hours.isEmpty() ? Optional.empty() : soak(new Soak.Hours(hours.getAsDouble()));
       }
       default -> soak(new Soak.Unknown());

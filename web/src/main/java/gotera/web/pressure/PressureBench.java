@@ -2,8 +2,10 @@ package gotera.web.pressure;
 
 import gotera.web.job.JobPlace;
 import gotera.web.shell.Figures;
-import gotera.web.shell.Identifiers;
+import gotera.web.shell.Words;
+import java.util.List;
 import java.util.Map;
+import java.util.UUID;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
 
@@ -12,12 +14,49 @@ import org.springframework.ui.Model;
 class PressureBench {
   private final PressureService tests;
   private final PressurePages pages;
-  private final Identifiers identifiers;
+  private final Words words;
 
-  PressureBench(PressureService tests, PressurePages pages, Identifiers identifiers) {
+  PressureBench(PressureService tests, PressurePages pages, Words words) {
     this.tests = tests;
     this.pages = pages;
-    this.identifiers = identifiers;
+    this.words = words;
+  }
+
+  /** Another test of the same phase. */
+  record Other(String id, String title, String verdict, boolean shown) {}
+
+  /** A test that cannot be read. */
+  record BrokenShown(String id, String title, String why) {}
+
+  /** The tests of the same phase, where there are several. */
+  private List<Other> others(PressureTestView test, Figures figures) {
+    List<Other> all =
+        tests.all(test.jobId()).stream()
+            .filter(t -> t.phase() == test.phase())
+            .map(
+                t ->
+                    new Other(
+                        t.id().toString(),
+                        words.say("pressure." + t.phase().word() + ".title", t.number()),
+                        t.finishedAt().isEmpty()
+                            ? words.say("state.running")
+                            : words.say("verdict." + t.result().verdict().word() + ".short"),
+                        t.id().equals(test.id())))
+            .toList();
+    return all.size() > 1 ? all : List.of();
+  }
+
+  /** The tests of a phase that cannot be read, each a notice in its place. */
+  List<BrokenShown> broken(UUID jobId, Phase phase) {
+    return tests.broken(jobId).stream()
+        .filter(b -> b.phase() == phase)
+        .map(
+            b ->
+                new BrokenShown(
+                    b.id().toString(),
+                    words.say("pressure." + b.phase().word() + ".title", b.number()),
+                    b.why()))
+        .toList();
   }
 
   /** The bench, with the reading as it was typed and what was wrong with any of the forms. */
@@ -28,17 +67,18 @@ class PressureBench {
       Figures figures,
       Model model) {
     model.addAttribute("place", new JobPlace(test.jobId(), test.phase().step(), figures));
-    model.addAttribute("test", pages.page(test, tests.now(test), figures));
-    model.addAttribute("reading", form);
-    // what is sent twice under one identifier is kept once
     model.addAttribute(
-        "entry", form.entry().map(Object::toString).orElse(identifiers.next().toString()));
+        "test", pages.page(test, tests.contents(test.id()), tests.now(test), figures));
+    model.addAttribute("others", others(test, figures));
+    model.addAttribute("broken", broken(test.jobId(), test.phase()));
+    model.addAttribute("sealBroken", test.finishedAt().isPresent() && !tests.sealHolds(test.id()));
+    model.addAttribute("reading", form);
     model.addAttribute("problems", problems);
     fresh(model, "draw", DrawForm.next(test, figures));
     fresh(model, "strokes", StrokeForm.next(test));
     fresh(model, "window", WindowForm.of(test));
     fresh(model, "caughtForm", CaughtForm.EMPTY);
-    model.addAttribute("caught", pages.caught(tests.caught(test.id()), test));
+    model.addAttribute("caught", pages.caught(tests.caught(test.id()), figures));
     return "pressure/bench";
   }
 
@@ -51,6 +91,11 @@ class PressureBench {
 
   /** Where the bench of a test is. */
   static String back(PressureTestView test) {
-    return "redirect:/jobs/" + test.jobId() + "/" + test.phase().step().word();
+    return "redirect:/jobs/"
+        + test.jobId()
+        + "/"
+        + test.phase().step().word()
+        + "?test="
+        + test.id();
   }
 }

@@ -1,15 +1,6 @@
 package gotera.web.pressure;
 
-import gotera.cap.CapStamp;
-import gotera.formats.HoldDescription;
-import gotera.pressure.trace.Trace;
 import gotera.pressure.trace.TraceEvent;
-import gotera.quantity.GaugePressure;
-import gotera.web.cap.CapFacts;
-import gotera.web.cap.CapService;
-import gotera.web.equipment.EquipmentKind;
-import gotera.web.equipment.EquipmentService;
-import gotera.web.job.JobPlace;
 import gotera.web.job.JobService;
 import gotera.web.pressure.PressureService.Added;
 import gotera.web.shell.FieldProblems;
@@ -20,7 +11,6 @@ import gotera.web.shell.Pages;
 import gotera.web.shell.Words;
 import java.security.Principal;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Controller;
@@ -30,35 +20,30 @@ import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
-/** The bench of pressure test and re-test, and everything entered there. */
+/** The bench of pressure test and re-test: readings, events, the end, and the way back. */
 @Controller
 class PressureController {
   private final PressureService tests;
   private final PressureBench bench;
-  private final CapService caps;
   private final JobService jobs;
-  private final EquipmentService equipment;
-  private final PressurePages pages;
+  private final List<Signed> signed;
   private final Identifiers identifiers;
   private final Words words;
 
   PressureController(
       PressureService tests,
       PressureBench bench,
-      CapService caps,
       JobService jobs,
-      EquipmentService equipment,
-      PressurePages pages,
+      List<Signed> signed,
       Identifiers identifiers,
       Words words) {
-    this.equipment = equipment;
-    this.pages = pages;
-    this.identifiers = identifiers;
     this.tests = tests;
     this.bench = bench;
-    this.caps = caps;
     this.jobs = jobs;
+    this.signed = signed;
+    this.identifiers = identifiers;
     this.words = words;
   }
 
@@ -67,49 +52,11 @@ class PressureController {
     return "redirect:/jobs/" + jobs.begin(principal.getName()) + "/pressure-test";
   }
 
-  @GetMapping("/jobs/{id}/{step:pressure-test|re-test}")
-  String page(
-      @PathVariable UUID id,
-      @PathVariable String step,
-      @RequestParam(defaultValue = "false") boolean again,
-      Figures figures,
-      Model model) {
-    jobs.require(id);
-    Phase phase = phase(step);
-    Optional<PressureTestView> latest = tests.latest(id, phase);
-    if (latest.isEmpty() || again) {
-      return setupPage(id, phase, blank(id, phase, figures), Map.of(), figures, model);
-    }
-    return bench.page(latest.get(), ReadingForm.EMPTY, Map.of(), figures, model);
-  }
-
-  @PostMapping("/jobs/{id}/{step:pressure-test|re-test}")
-  Object begin(
-      @PathVariable UUID id,
-      @PathVariable String step,
-      @ModelAttribute SetupForm form,
-      Figures figures,
-      Principal principal,
-      Model model) {
-    jobs.require(id);
-    FieldProblems problems = new FieldProblems(words);
-    Optional<CapFacts> cap = cap(id, form, problems, principal);
-    SetupReading.Tools tools = SetupReading.Tools.chosen(form, equipment);
-    Optional<HoldDescription> hold =
-        cap.flatMap(
-            c -> SetupReading.read(form, problems, tests.known(id, c), tools, figures.unit()));
-    if (hold.isEmpty()) {
-      return Pages.unprocessable(
-          setupPage(id, phase(step), form, problems.sentences(), figures, model), model);
-    }
-    tests.begin(id, phase(step), hold.get(), tools.readingMode(form), principal.getName());
-    return "redirect:/jobs/" + id + "/" + step;
-  }
-
   /** Where a form of the bench was answered in place, its address leads back to the bench. */
   @GetMapping("/tests/{testId}/{form}")
   String reload(@PathVariable UUID testId) {
-    return PressureBench.back(tests.require(testId));
+    PressureService.Broken test = tests.whereabouts(testId);
+    return "redirect:/jobs/" + tests.jobOf(testId) + "/" + test.phase().step().word();
   }
 
   @PostMapping("/tests/{testId}/readings")
@@ -118,148 +65,260 @@ class PressureController {
       @ModelAttribute ReadingForm form,
       Figures figures,
       Principal principal,
+      RedirectAttributes once,
       Model model) {
-    PressureTestView test = tests.require(testId);
-    FieldProblems problems = new FieldProblems(words);
-    Optional<ReadingForm.Reading> reading = form.read(problems, test, tests.now(test), figures);
-    if (reading.isPresent()) {
-      Added added =
-          tests.addReading(
-              testId,
-              form.entry().orElseGet(identifiers::next),
-              reading.get().seconds(),
-              reading.get().kilopascals(),
-              reading.get().celsius(),
-              principal.getName());
-      if (added == Added.NOT_LATER) {
-        // another one's reading came first: it stands in the trace as it is now
-        Trace trace = tests.require(testId).trace();
-        double last = trace.seconds(trace.size() - 1) - test.valveShut().orElse(0.0);
-        problems.add("at", "problem.time-back", Figures.minutesAndSeconds(last));
-      } else if (added == Added.FINISHED) {
-        problems.add("form", "problem.finished");
-      } else {
-        return PressureBench.back(test);
-      }
-    }
-    if (problems.sentences().containsKey("gauge")
-        && !form.gauge().isEmpty()
-        && form.step().isEmpty()) {
-      model.addAttribute("mayConfirm", confirmable(form, test, figures));
-    }
-    return Pages.unprocessable(
-        bench.page(tests.require(testId), form, problems.sentences(), figures, model), model);
-  }
-
-  /** Whether the one thing wrong with the gauge is that it is above the limit. */
-  private boolean confirmable(ReadingForm form, PressureTestView test, Figures figures) {
-    FieldProblems problems = new FieldProblems(words);
-    new ReadingForm("", form.gauge(), "", "", "true", "")
-        .read(problems, test, tests.now(test), figures);
-    return problems.none();
+    return entered(testId, form, Optional.empty(), figures, principal, once, model)
+        .orElseGet(() -> PressureBench.back(tests.require(testId)));
   }
 
   @PostMapping("/tests/{testId}/events")
   Object event(
       @PathVariable UUID testId,
-      @RequestParam String kind,
-      @RequestParam(defaultValue = "") String at,
+      @RequestParam(defaultValue = "") String kind,
+      @ModelAttribute ReadingForm form,
+      Figures figures,
+      Principal principal,
+      RedirectAttributes once,
+      Model model) {
+    TraceEvent.Kind event =
+        TraceEvent.Kind.of(kind).orElseThrow(() -> new NotFound("event " + kind));
+    Optional<Object> refused =
+        entered(testId, form, Optional.of(event), figures, principal, once, model);
+    if (refused.isPresent()) {
+      return refused.get();
+    }
+    PressureTestView test = tests.require(testId);
+    if (event != TraceEvent.Kind.PLACE_SEEN) {
+      return PressureBench.back(test);
+    }
+    // seen is enough: the pressure is let off and the test is over
+    tests.add(testId, Optional.empty(), Optional.of(TraceEvent.Kind.RELEASED), principal.getName());
+    tests.finish(testId);
+    once.addFlashAttribute("stopped", testId);
+    return "redirect:/jobs/" + test.jobId() + "/find";
+  }
+
+  /**
+   * Keeps the reading that stands in the form, if one does, and then what was done.
+   *
+   * @return the page that says what is wrong; empty where everything was kept
+   */
+  private Optional<Object> entered(
+      UUID testId,
+      ReadingForm form,
+      Optional<TraceEvent.Kind> event,
+      Figures figures,
+      Principal principal,
+      RedirectAttributes once,
+      Model model) {
+    PressureTestView test = tests.require(testId);
+    FieldProblems problems = new FieldProblems(words);
+    Optional<PressureService.Typed> reading =
+        event.isPresent() && !form.any()
+            ? Optional.empty()
+            : form.read(problems, test, tests.now(test), identifiers.next(), figures);
+    if (problems.none()) {
+      Added added = tests.add(testId, reading, event, principal.getName());
+      if (added == Added.YES) {
+        return Optional.empty();
+      }
+      if (added == Added.CLOCK_BACK) {
+        once.addFlashAttribute("notice", words.say("pressure.clock-back"));
+        return Optional.empty();
+      }
+      refuse(problems, added);
+    }
+    offer(form, test, problems, figures, model);
+    return Optional.of(
+        Pages.unprocessable(
+            bench.page(tests.require(testId), form, problems.sentences(), figures, model), model));
+  }
+
+  private static void refuse(FieldProblems problems, Added added) {
+    switch (added) {
+      case SAME_TIME -> problems.add("at", "problem.same-time");
+      case TOO_FAR -> problems.add("at", "problem.too-far");
+      case GONE -> problems.add("form", "problem.another-test");
+      default -> problems.add("form", "problem.finished");
+    }
+  }
+
+  /** Where one word of the user's would do, it is offered as one tap. */
+  private void offer(
+      ReadingForm form,
+      PressureTestView test,
+      FieldProblems problems,
+      Figures figures,
+      Model model) {
+    boolean high = problems.sentences().containsKey("gauge");
+    boolean later = problems.sentences().containsKey("at");
+    // one is asked after the other, and what was said already goes with the form
+    if (understood(form, test, figures, high, later)) {
+      model.addAttribute("mayConfirm", high);
+      model.addAttribute("mayBeLater", later && !high);
+    }
+  }
+
+  private boolean understood(
+      ReadingForm form, PressureTestView test, Figures figures, boolean high, boolean later) {
+    FieldProblems problems = new FieldProblems(words);
+    new ReadingForm(
+            form.at(),
+            form.gauge(),
+            form.temperature(),
+            form.step(),
+            high ? "true" : form.confirmed(),
+            later ? "true" : form.later(),
+            "")
+        .read(problems, test, tests.now(test), test.id(), figures);
+    return problems.none();
+  }
+
+  @PostMapping("/tests/{testId}/undo")
+  Object undo(
+      @PathVariable UUID testId,
+      @RequestParam(defaultValue = "") String what,
+      Figures figures,
+      Principal principal,
+      Model model) {
+    if (what.isEmpty() && tests.lastIsOfAFile(testId)) {
+      PressureService.Broken at = tests.whereabouts(testId);
+      return "redirect:/jobs/"
+          + tests.jobOf(testId)
+          + "/"
+          + at.phase().step().word()
+          + "?test="
+          + testId
+          + "&undoing=true";
+    }
+    Added added = tests.undo(testId, what.equals("file"), principal.getName());
+    return done(testId, added, figures, model);
+  }
+
+  @PostMapping("/tests/{testId}/readings/{block}/{index}/withdraw")
+  Object withdraw(
+      @PathVariable UUID testId,
+      @PathVariable UUID block,
+      @PathVariable int index,
+      Figures figures,
+      Principal principal,
+      Model model) {
+    return done(
+        testId, tests.withdrawReading(testId, block, index, principal.getName()), figures, model);
+  }
+
+  @PostMapping("/tests/{testId}/readings/{block}/{index}/correct")
+  Object correct(
+      @PathVariable UUID testId,
+      @PathVariable UUID block,
+      @PathVariable int index,
+      @ModelAttribute ReadingForm form,
       Figures figures,
       Principal principal,
       Model model) {
     PressureTestView test = tests.require(testId);
-    TraceEvent.Kind event =
-        TraceEvent.Kind.of(kind).orElseThrow(() -> new NotFound("event " + kind));
-    tests.addEvent(testId, TraceEvent.at(tests.now(test), event), principal.getName());
-    if (event == TraceEvent.Kind.PLACE_SEEN) {
-      // seen is enough: the pressure is let off and the test is over
-      tests.addEvent(
-          testId, TraceEvent.at(tests.now(test), TraceEvent.Kind.RELEASED), principal.getName());
-      tests.finish(testId);
-      return "redirect:/jobs/" + test.jobId() + "/find";
+    FieldProblems problems = new FieldProblems(words);
+    if (form.at().isEmpty()) {
+      problems.add("at", "problem.empty", "", words.say("expect.at"));
     }
-    return PressureBench.back(test);
+    Optional<PressureService.Typed> reading =
+        form.read(problems, test, tests.now(test), identifiers.next(), figures);
+    if (reading.isPresent()) {
+      Added added =
+          tests.correctReading(testId, block, index, reading.get().reading(), principal.getName());
+      if (added == Added.YES) {
+        return PressureBench.back(test);
+      }
+      refuse(problems, added);
+    }
+    offer(form, test, problems, figures, model);
+    model.addAttribute("correcting", block + "/" + index);
+    return Pages.unprocessable(bench.page(test, form, problems.sentences(), figures, model), model);
   }
 
-  @PostMapping("/tests/{testId}/undo")
-  String undo(@PathVariable UUID testId, Principal principal) {
-    PressureTestView test = tests.require(testId);
-    tests.undo(testId, principal.getName());
-    return PressureBench.back(test);
+  @PostMapping("/tests/{testId}/events/{event}/withdraw")
+  Object withdrawEvent(
+      @PathVariable UUID testId,
+      @PathVariable UUID event,
+      Figures figures,
+      Principal principal,
+      Model model) {
+    return done(testId, tests.withdrawEvent(testId, event, principal.getName()), figures, model);
   }
 
+  /** Back to the bench, or the reason why nothing was done. */
+  private Object done(UUID testId, Added added, Figures figures, Model model) {
+    if (added == Added.YES) {
+      PressureService.Broken at = tests.whereabouts(testId);
+      return "redirect:/jobs/"
+          + tests.jobOf(testId)
+          + "/"
+          + at.phase().step().word()
+          + "?test="
+          + testId;
+    }
+    FieldProblems problems = new FieldProblems(words);
+    refuse(problems, added);
+    return Pages.unprocessable(
+        bench.page(tests.require(testId), ReadingForm.EMPTY, problems.sentences(), figures, model),
+        model);
+  }
+
+  /** Says first what will then be impossible; finishes once that was confirmed. */
   @PostMapping("/tests/{testId}/finish")
-  String finish(@PathVariable UUID testId) {
-    tests.finish(testId);
+  Object finish(
+      @PathVariable UUID testId,
+      @RequestParam(defaultValue = "false") boolean sure,
+      @ModelAttribute ReadingForm form,
+      Figures figures,
+      Principal principal,
+      RedirectAttributes once,
+      Model model) {
+    PressureTestView test = tests.require(testId);
+    if (test.finishedAt().isPresent()) {
+      return PressureBench.back(test);
+    }
+    if (sure) {
+      tests.finish(testId);
+      return PressureBench.back(test);
+    }
+    if (form.any()) {
+      Optional<Object> refused =
+          entered(testId, form, Optional.empty(), figures, principal, once, model);
+      if (refused.isPresent()) {
+        return refused.get();
+      }
+    }
+    return PressureBench.back(test) + "&finishing=true";
+  }
+
+  @PostMapping("/tests/{testId}/reopen")
+  Object reopen(@PathVariable UUID testId, Figures figures, Principal principal, Model model) {
+    UUID job = tests.jobOf(testId);
+    if (signed.stream().anyMatch(s -> s.signed(job))) {
+      FieldProblems problems = new FieldProblems(words);
+      problems.add("form", "problem.signed");
+      return Pages.unprocessable(
+          bench.page(
+              tests.require(testId), ReadingForm.EMPTY, problems.sentences(), figures, model),
+          model);
+    }
+    tests.reopen(testId, principal.getName());
     return PressureBench.back(tests.require(testId));
   }
 
-  private Optional<CapFacts> cap(
-      UUID jobId, SetupForm form, FieldProblems problems, Principal principal) {
-    Optional<CapFacts> known = caps.of(jobId);
-    if (known.isPresent()) {
-      return known;
-    }
-    Optional<GaugePressure> rated =
-        problems.take("stamp", form.stamp(), CapStamp.read(form.stamp(), Optional.empty()));
-    if (rated.isEmpty()) {
-      return Optional.empty();
-    }
-    caps.write(
-        jobId,
-        form.stamp(),
-        rated.get(),
-        Optional.empty(),
-        Optional.empty(),
-        "not-looked",
-        "",
-        principal.getName(),
-        0);
-    return caps.of(jobId);
+  @PostMapping("/tests/{testId}/discard")
+  String discard(@PathVariable UUID testId, Principal principal, RedirectAttributes once) {
+    PressureService.Broken test = tests.whereabouts(testId);
+    tests.discard(testId, principal.getName());
+    once.addFlashAttribute("discarded", testId);
+    return "redirect:/jobs/" + tests.jobOf(testId) + "/" + test.phase().step().word();
   }
 
-  private SetupForm blank(UUID jobId, Phase phase, Figures figures) {
-    List<PressureTestView> before = tests.all(jobId);
-    return SetupForm.blank(
-        jobs.require(jobId),
-        phase,
-        before.isEmpty() ? Optional.empty() : Optional.of(before.get(before.size() - 1)),
-        figures);
-  }
-
-  private String setupPage(
-      UUID jobId,
-      Phase phase,
-      SetupForm form,
-      Map<String, String> problems,
-      Figures figures,
-      Model model) {
-    model.addAttribute("place", new JobPlace(jobId, phase.step(), figures));
-    model.addAttribute("form", form);
-    model.addAttribute("problems", problems);
-    model.addAttribute("phase", phase.word());
-    model.addAttribute("soaks", SetupForm.SOAKS);
-    model.addAttribute("purposes", SetupForm.PURPOSES);
-    model.addAttribute("media", SetupForm.MEDIA);
-    model.addAttribute("today", equipment.today());
-    model.addAttribute("testers", equipment.inUse(EquipmentKind::showsPressure));
-    model.addAttribute("thermometers", equipment.inUse(k -> k == EquipmentKind.THERMOMETER));
-    KeptCompliance.newest(tests.all(jobId))
-        .ifPresent(k -> model.addAttribute("kept", pages.kept(k)));
-    model.addAttribute("unit", figures.unit().symbol());
-    caps.of(jobId)
-        .ifPresent(
-            cap ->
-                model.addAttribute(
-                    "limit",
-                    words.say(
-                        "pressure.limit",
-                        figures.pressureTwice(cap.limit().pressure().kilopascals()),
-                        words.say("limit." + cap.limit().source().name()))));
-    return "pressure/setup";
-  }
-
-  private static Phase phase(String step) {
-    return step.equals(Phase.RE_TEST.step().word()) ? Phase.RE_TEST : Phase.SEARCH;
+  @PostMapping("/tests/{testId}/put-back")
+  String putBack(@PathVariable UUID testId) {
+    tests.putBack(testId);
+    PressureService.Broken test = tests.whereabouts(testId);
+    return "redirect:/jobs/" + tests.jobOf(testId) + "/" + test.phase().step().word();
   }
 }

@@ -20,13 +20,17 @@ import java.util.Optional;
  * @param narrow the curve for a phone
  * @param disturbances what was left out of the curve, and why
  * @param pad figures on the reading buttons
+ * @param overLimit a loud word where the gauge is above the limit
  * @param windowChosen whether somebody chose the part of the curve that is used
  * @param compliance what is known of air and hoses, and how
  * @param table the readings as a table
+ * @param events what was done
+ * @param readings how many readings count
  * @param figures every figure with where it comes from
  * @param budget the uncertainty, largest first
  * @param makerRule what the maker's rule says here
  * @param limit the limit of the test
+ * @param deciders answers that would decide it
  * @param remedies what by itself would settle a test that proved nothing
  * @param beside what else the rate means: hot, in coolant, against the complaint
  * @param assumed what was assumed
@@ -47,13 +51,17 @@ record PressurePage(
     String narrow,
     List<String> disturbances,
     Pad pad,
+    Optional<String> overLimit,
     boolean windowChosen,
     ComplianceShown compliance,
     List<Row> table,
+    List<EventRow> events,
+    int readings,
     List<Origin> figures,
     List<Share> budget,
     Optional<String> makerRule,
     String limit,
+    List<DeciderShown> deciders,
     List<String> remedies,
     List<Origin> beside,
     List<String> assumed,
@@ -73,8 +81,40 @@ record PressurePage(
   record ComplianceShown(
       String said, List<String> draws, Optional<String> closing, List<String> counts) {}
 
-  /** A reading in the table. */
-  record Row(String time, String gauge, String temperature) {}
+  /**
+   * A reading in the table.
+   *
+   * @param place where it is kept
+   * @param time when, as shown
+   * @param gauge what the gauge showed
+   * @param temperature the temperature, if it was read
+   * @param atField when, for a field
+   * @param gaugeField the gauge, for a field
+   * @param temperatureField the temperature, for a field
+   */
+  record Row(
+      String place,
+      String time,
+      String gauge,
+      String temperature,
+      String atField,
+      String gaugeField,
+      String temperatureField) {}
+
+  /** An event in the table. */
+  record EventRow(String id, String time, String what) {}
+
+  /** A catch. */
+  record CaughtRow(String id, String said) {}
+
+  /**
+   * What would decide the test.
+   *
+   * @param asked what would have to be answered so
+   * @param then the verdict then
+   * @param answer its word, where one tap answers it; else empty
+   */
+  record DeciderShown(String asked, String then, String answer) {}
 
   /** A figure and where it comes from. */
   record Origin(String name, String value, String from) {}

@@ -3,6 +3,7 @@ package gotera.web.pressure;
 import gotera.drawing.Curve;
 import gotera.drawing.CurveDrawing;
 import gotera.formats.HoldDescription;
+import gotera.pressure.Decider;
 import gotera.pressure.PressureTest;
 import gotera.pressure.PressureTestResult.Rate;
 import gotera.pressure.Remedy;
@@ -42,7 +43,8 @@ public class PressurePages {
     this.words = words;
   }
 
-  PressurePage page(PressureTestView test, double now, Figures figures) {
+  PressurePage page(
+      PressureTestView test, TraceStore.Contents contents, double now, Figures figures) {
     boolean finished = test.finishedAt().isPresent();
     boolean holding = test.holding();
     Trace trace = test.trace();
@@ -73,20 +75,78 @@ public class PressurePages {
         any ? curve(List.of(run(test)), test, figures, CurveDrawing.Size.NARROW) : "",
         disturbances(test),
         pad(test, figures),
+        overLimit(test, figures),
         test.hold().windowS().isPresent(),
         complianceShown(test, figures),
-        table(test, figures),
+        table(test, contents, figures),
+        events(test, contents),
+        contents.readings().size(),
         test.result().rate().map(r -> origins(r, test, figures)).orElse(List.of()),
         test.result().rate().map(this::budget).orElse(List.of()),
         makerRule(test, figures),
-        words.say(
-            "pressure.limit",
-            figures.pressureTwice(test.conditions().limit().pressure().kilopascals()),
-            words.say("limit." + test.conditions().limit().source().name())),
+        limit(test, figures),
+        deciders(test, figures),
         remedies(test, figures),
-        beside.of(test),
+        beside.of(test, figures),
         test.assumed().stream().map(m -> words.say("assumed." + m)).toList(),
         test.phase() == Phase.RE_TEST);
+  }
+
+  /** The limit of the test; an evacuated system has none above. */
+  private String limit(PressureTestView test, Figures figures) {
+    return test.conditions().medium() == Medium.VACUUM
+        ? ""
+        : words.say(
+            "pressure.limit",
+            figures.pressureTwice(test.conditions().limit().pressure().kilopascals()),
+            words.say("limit." + test.conditions().limit().source().name()));
+  }
+
+  /** A loud word where the gauge is above the limit as it is now. */
+  private Optional<String> overLimit(PressureTestView test, Figures figures) {
+    double limit = test.conditions().limit().pressure().kilopascals();
+    int n = test.trace().size();
+    boolean over =
+        test.finishedAt().isEmpty()
+            && n > 0
+            && test.trace().gauge(n - 1) > limit + test.conditions().gauge().resolution();
+    return over
+        ? Optional.of(
+            words.say(
+                "pressure.over-limit",
+                figures.pressure(test.trace().gauge(n - 1)),
+                figures.pressure(limit)))
+        : Optional.empty();
+  }
+
+  /** What would decide the test, the fewest answers first. */
+  private List<PressurePage.DeciderShown> deciders(PressureTestView test, Figures figures) {
+    if (test.trace().size() < 2) {
+      return List.of();
+    }
+    return Decider.of(new PressureTest(test.trace(), test.conditions()), test.result()).stream()
+        .map(d -> decider(d, test, figures))
+        .toList();
+  }
+
+  private PressurePage.DeciderShown decider(
+      Decider decider, PressureTestView test, Figures figures) {
+    List<String> asked =
+        decider.answers().stream().map(a -> words.say("decider." + a.word())).toList();
+    VerdictWords.Said then =
+        verdictWords.say(
+            decider.result(),
+            test.conditions().rated().kilopascals(),
+            test.conditions().acceptance().limit(),
+            figures);
+    boolean tap =
+        decider.answers().size() == 1
+            && decider.answers().contains(Decider.Answer.OVERNIGHT)
+            && test.finishedAt().isEmpty();
+    return new PressurePage.DeciderShown(
+        String.join(words.say("decider.and"), asked),
+        words.say("decider.then", then.headline()),
+        tap ? Decider.Answer.OVERNIGHT.word() : "");
   }
 
   /** A condition that was not met, in words. */
@@ -165,8 +225,9 @@ public class PressurePages {
                             Figures.twoDigits(r.compliance()),
                             words.say("compliance." + r.airAndHoses().source().word())))
             .orElse("");
-    return words.say(
-            "pressure.gauge-steps", figures.pressure(test.conditions().gauge().resolution()))
+    String loop = test.loop().isEmpty() ? "" : words.say("loop." + test.loop()) + " \u00b7 ";
+    return loop
+        + words.say("pressure.gauge-steps", figures.step(test.conditions().gauge().resolution()))
         + compliance
         + " \u00b7 "
         + words.say("purpose." + test.conditions().acceptance().purpose().word());
@@ -180,8 +241,8 @@ public class PressurePages {
                     "remedy." + r.kind().name().toLowerCase(Locale.ROOT),
                     switch (r.kind()) {
                       case MINUTES -> Figures.plain(Math.ceil(r.figure()));
-                      case AIR -> Figures.volume(r.figure());
-                      case GAUGE -> figures.pressure(r.figure());
+                      case AIR -> figures.volume(r.figure());
+                      case GAUGE -> figures.step(r.figure());
                       case TEMPERATURE -> Figures.twoDigits(1.96 * r.figure());
                     }))
         .toList();
@@ -193,7 +254,7 @@ public class PressurePages {
     String said =
         words.say(
             "compliance.said",
-            Figures.volume(a.trappedAir().millilitres()),
+            figures.volume(a.trappedAir().millilitres()),
             Figures.twoDigits(a.hose()),
             Figures.fixed(196 * a.relativeUncertainty(), 0),
             words.say("compliance." + a.source().word()));
@@ -209,36 +270,41 @@ public class PressurePages {
   private String draw(HoldDescription.DrawMember d, Figures figures) {
     return words.say(
         d.ml() > 0 ? "draw.out" : "draw.in",
-        Figures.volume(Math.abs(d.ml())),
+        figures.volume(Math.abs(d.ml())),
         figures.pressure(d.beforeKpa()),
         figures.pressure(d.afterKpa()));
   }
 
   /** What air and hoses gave before, for the set-up of a new test. */
-  String kept(KeptCompliance kept) {
+  String kept(KeptCompliance kept, Figures figures) {
     return words.say(
         "compliance.kept",
-        Figures.volume(kept.airAndHoses().trappedAir().millilitres()),
+        figures.volume(kept.airAndHoses().trappedAir().millilitres()),
         Figures.twoDigits(kept.airAndHoses().hose()),
         Figures.fixed(196 * kept.airAndHoses().relativeUncertainty(), 0),
         words.say("pressure." + kept.from().phase().word() + ".title", kept.from().number()),
-        Figures.volume(kept.drawnMl()));
+        figures.volume(kept.drawnMl()));
   }
 
   /** What was caught during a test, in words. */
-  List<String> caught(List<Caught> all, PressureTestView test) {
+  List<PressurePage.CaughtRow> caught(List<Caught> all, Figures figures) {
     return all.stream()
         .map(
             c ->
-                c.minutes().isEmpty()
-                    ? words.say("caught.stood", c.place(), Figures.volume(c.millilitres()))
-                    : words.say(
-                        "caught.gathered",
-                        c.place(),
-                        Figures.volume(c.millilitres()),
-                        Figures.plain(c.minutes().getAsDouble()),
-                        Figures.twoDigits(c.millilitres() / c.minutes().getAsDouble())))
+                new PressurePage.CaughtRow(
+                    c.id().map(Object::toString).orElse(""), caught(c, figures)))
         .toList();
+  }
+
+  private String caught(Caught c, Figures figures) {
+    return c.minutes().isEmpty()
+        ? words.say("caught.stood", c.place(), figures.volume(c.millilitres()))
+        : words.say(
+            "caught.gathered",
+            c.place(),
+            figures.volume(c.millilitres()),
+            Figures.plain(c.minutes().getAsDouble()),
+            Figures.twoDigits(c.millilitres() / c.minutes().getAsDouble()));
   }
 
   private static Pad pad(PressureTestView test, Figures figures) {
@@ -256,18 +322,37 @@ public class PressurePages {
         test.readingMode().equals("needle"));
   }
 
-  private static List<Row> table(PressureTestView test, Figures figures) {
-    Trace trace = test.trace();
+  private static List<Row> table(
+      PressureTestView test, TraceStore.Contents contents, Figures figures) {
+    List<TraceStore.Kept> kept = contents.readings();
     List<Row> rows = new ArrayList<>();
-    for (int i = Math.max(0, trace.size() - MOST_ROWS); i < trace.size(); i++) {
+    for (int i = Math.max(0, kept.size() - MOST_ROWS); i < kept.size(); i++) {
+      TraceStore.Kept r = kept.get(i);
+      boolean warm = !Double.isNaN(r.celsius());
       rows.add(
           0,
           new Row(
-              Figures.minutesAndSeconds(trace.seconds(i) - test.origin()),
-              figures.pressure(trace.gauge(i)),
-              trace.hasTemperature(i) ? Figures.fixed(trace.celsius(i), 1) + " \u00b0C" : ""));
+              r.block() + "/" + r.index(),
+              Figures.minutesAndSeconds(r.seconds() - test.origin()),
+              figures.pressure(r.gauge()),
+              warm ? figures.temperature(r.celsius(), 1) : "",
+              Figures.full(r.seconds() - test.valveShut().orElse(0.0)) + " s",
+              figures.pressureField(r.gauge()),
+              warm ? figures.temperatureField(r.celsius()) : ""));
     }
     return rows;
+  }
+
+  private List<PressurePage.EventRow> events(PressureTestView test, TraceStore.Contents contents) {
+    return contents.events().stream()
+        .limit(MOST_ROWS)
+        .map(
+            e ->
+                new PressurePage.EventRow(
+                    e.id().toString(),
+                    Figures.minutesAndSeconds(e.event().seconds() - test.origin()),
+                    words.say("event." + e.event().kind().word())))
+        .toList();
   }
 
   private List<Origin> origins(Rate rate, PressureTestView test, Figures figures) {
@@ -286,13 +371,13 @@ public class PressurePages {
                 + " mL/kPa \u00b1 "
                 + Figures.fixed(196 * rate.airAndHoses().relativeUncertainty(), 0)
                 + " %",
-            Figures.volume(rate.airAndHoses().trappedAir().millilitres()),
+            figures.volume(rate.airAndHoses().trappedAir().millilitres()),
             Figures.plain(rate.airAndHoses().hose()),
             words.say("compliance." + rate.airAndHoses().source().word())),
         origin(
             "thermal",
             Figures.fixed(rate.thermalSensitivity(), 2) + " mL/K",
-            Figures.volume(test.conditions().liquid().millilitres()),
+            figures.volume(test.conditions().liquid().millilitres()),
             Figures.plain(test.conditions().coolant().strength() * 100)),
         origin(
             "drift",
@@ -304,7 +389,7 @@ public class PressurePages {
                 rate.preHold()
                     ? "drift.pre-hold"
                     : rate.driftMeasured() ? "drift.measured" : "drift.assumed")),
-        origin("settled", Figures.volume(rate.settled())));
+        origin("settled", figures.volume(rate.settled())));
   }
 
   private Origin origin(String name, String value, Object... inputs) {

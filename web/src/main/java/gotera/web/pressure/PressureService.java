@@ -1,16 +1,19 @@
 package gotera.web.pressure;
 
+import gotera.cap.TestLimit;
 import gotera.formats.HoldDefaults;
 import gotera.formats.HoldDescription;
 import gotera.formats.HoldJson;
 import gotera.formats.ReadOutcome;
 import gotera.formats.ResultJson;
 import gotera.pressure.PressureTest;
-import gotera.pressure.PressureTestResult;
 import gotera.pressure.trace.Trace;
 import gotera.pressure.trace.TraceEvent;
+import gotera.web.cap.CapChanged;
 import gotera.web.cap.CapFacts;
 import gotera.web.job.JobChanges;
+import gotera.web.pressure.TraceStore.Appended;
+import gotera.web.pressure.TraceStore.Unreadable;
 import gotera.web.shell.Identifiers;
 import gotera.web.shell.NotFound;
 import gotera.web.shell.RequestMemo;
@@ -22,14 +25,20 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
 import java.util.function.UnaryOperator;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import tools.jackson.databind.DeserializationFeature;
-import tools.jackson.databind.json.JsonMapper;
 
-/** Pressure tests: beginning them, reading the gauge, sealing them, and what they say. */
+/**
+ * Pressure tests: beginning them, reading the gauge, sealing and reopening them, and what they say.
+ * Writing never needs an analysis; a test that cannot be read is told apart and never stops others.
+ */
 @Service
 public class PressureService {
+  private static final Logger LOG = LoggerFactory.getLogger(PressureService.class);
+
   private final PressureTestRecords tests;
   private final TraceStore traces;
   private final VerdictRecords verdicts;
@@ -39,8 +48,6 @@ public class PressureService {
   private final RequestMemo memo;
   private final Identifiers identifiers;
   private final Clock clock;
-  private final JsonMapper json =
-      JsonMapper.builder().disable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES).build();
 
   PressureService(
       PressureTestRecords tests,
@@ -67,17 +74,44 @@ public class PressureService {
   public enum Added {
     /** It is stored. */
     YES,
+    /** It is stored behind the last reading: the clock had gone back. */
+    CLOCK_BACK,
     /** The test is sealed; nothing can be added. */
     FINISHED,
-    /** Its time is not later than what is already there. */
-    NOT_LATER,
+    /** There is a reading at that time already. */
+    SAME_TIME,
+    /** Its time is farther from the others than a trace is long. */
+    TOO_FAR,
     /** The test has readings already. */
-    NOT_EMPTY
+    NOT_EMPTY,
+    /** What it is about does not count any more, or is another test's. */
+    GONE
   }
+
+  /**
+   * A test that cannot be read.
+   *
+   * @param id its identifier
+   * @param phase what it is for
+   * @param number its number
+   * @param why what is wrong with it
+   */
+  public record Broken(UUID id, Phase phase, int number, String why) {}
 
   /** Begins a test. */
   @Write
   public UUID begin(UUID jobId, Phase phase, HoldDescription hold, String readingMode, String by) {
+    return begin(jobId, phase, hold, readingMode, "", by);
+  }
+
+  /**
+   * Begins a test.
+   *
+   * @param loop the loop that is tested, where the vehicle has more than one; else empty
+   */
+  @Write
+  public UUID begin(
+      UUID jobId, Phase phase, HoldDescription hold, String readingMode, String loop, String by) {
     int number =
         tests
                 .findFirstByJobIdAndPhaseOrderByNumberDesc(jobId, phase.word())
@@ -86,31 +120,99 @@ public class PressureService {
             + 1;
     PressureTestRecord test =
         new PressureTestRecord(identifiers.next(), jobId, phase, number, clock.instant(), by);
-    test.hold = HoldJson.write(hold);
+    describe(test, hold);
     test.readingMode = readingMode;
+    test.testedLoop = loop;
     tests.save(test);
     changes.count(jobId);
     return test.id;
   }
 
-  /** The test, or not found. */
+  /** Describes a test anew. A finished one stays as it is. */
+  @Write
+  public Added setUp(UUID testId, HoldDescription hold, String readingMode, String loop) {
+    PressureTestRecord test = locked(testId);
+    if (test.finishedAt != null) {
+      return Added.FINISHED;
+    }
+    describe(test, hold);
+    test.readingMode = readingMode;
+    test.testedLoop = loop;
+    tests.save(test);
+    return counted(test);
+  }
+
+  /** Nothing is stored that cannot be read back. */
+  private static void describe(PressureTestRecord test, HoldDescription hold) {
+    String json = HoldJson.write(hold);
+    if (!(HoldJson.read(json) instanceof ReadOutcome.Accepted)) {
+      throw new IllegalArgumentException("a description that cannot be read back: " + json);
+    }
+    test.hold = json;
+  }
+
+  /** The test; not found where there is none, or where it cannot be read. */
   @Transactional(readOnly = true)
   public PressureTestView require(UUID testId) {
     return view(record(testId));
   }
 
-  /** The latest test of a phase. */
+  /** The job and phase of a test, whether it can be read or not. */
   @Transactional(readOnly = true)
-  public Optional<PressureTestView> latest(UUID jobId, Phase phase) {
-    return tests.findFirstByJobIdAndPhaseOrderByNumberDesc(jobId, phase.word()).map(this::view);
+  Broken whereabouts(UUID testId) {
+    PressureTestRecord t = record(testId);
+    return new Broken(t.id, Phase.of(t.phase), t.number, "");
   }
 
-  /** All tests of a job in the order they were begun. */
+  /** The job of a test. */
+  @Transactional(readOnly = true)
+  UUID jobOf(UUID testId) {
+    return record(testId).jobId;
+  }
+
+  /** The latest test of a phase that can be read. */
+  @Transactional(readOnly = true)
+  public Optional<PressureTestView> latest(UUID jobId, Phase phase) {
+    return all(jobId).stream().filter(t -> t.phase() == phase).reduce((a, b) -> b);
+  }
+
+  /** All tests of a job that can be read, in the order they were begun. */
   @Transactional(readOnly = true)
   public List<PressureTestView> all(UUID jobId) {
     return memo.of(
         List.of("tests", jobId),
-        () -> tests.findByJobIdOrderByStartedAt(jobId).stream().map(this::view).toList());
+        () -> records(jobId).stream().flatMap(t -> readable(t).stream()).toList());
+  }
+
+  /** Tests of a job that cannot be read. */
+  @Transactional(readOnly = true)
+  public List<Broken> broken(UUID jobId) {
+    return memo.of(
+        List.of("broken-tests", jobId),
+        () -> records(jobId).stream().flatMap(t -> why(t).stream()).toList());
+  }
+
+  private List<PressureTestRecord> records(UUID jobId) {
+    return tests.findByJobIdAndDiscardedAtIsNullOrderByStartedAt(jobId);
+  }
+
+  private Optional<PressureTestView> readable(PressureTestRecord test) {
+    try {
+      return Optional.of(view(test));
+    } catch (RuntimeException e) {
+      LOG.error("pressure test {} cannot be read", test.id, e);
+      return Optional.empty();
+    }
+  }
+
+  private Optional<Broken> why(PressureTestRecord test) {
+    try {
+      view(test);
+      return Optional.empty();
+    } catch (RuntimeException e) {
+      String why = e instanceof Unreadable ? String.valueOf(e.getMessage()) : "";
+      return Optional.of(new Broken(test.id, Phase.of(test.phase), test.number, why));
+    }
   }
 
   /** Time on a test's clock now (s). */
@@ -119,23 +221,55 @@ public class PressureService {
   }
 
   /**
-   * Adds a reading. Once this returns, it is durable.
+   * Adds a reading, and what was done after it. Once this returns, both are durable.
    *
-   * @param entry identifier of the entry: sent again, it is not added twice
+   * @param entry identifier of the reading: sent again, it is not added twice
    */
   @Write
-  Added addReading(
-      UUID testId,
-      UUID entry,
-      double seconds,
-      double kilopascals,
-      OptionalDouble celsius,
-      String by) {
-    if (locked(testId).finishedAt != null) {
+  Added add(UUID testId, Optional<Typed> reading, Optional<TraceEvent.Kind> event, String by) {
+    PressureTestRecord test = locked(testId);
+    if (test.finishedAt != null) {
       return Added.FINISHED;
     }
-    boolean kept = traces.append(testId, entry, seconds, kilopascals, celsius, by);
-    return kept ? counted(testId) : Added.NOT_LATER;
+    Added added = Added.YES;
+    if (reading.isPresent()) {
+      Typed r = reading.get();
+      added = said(traces.append(testId, r.entry(), r.reading(), r.timeTyped(), by));
+      if (added != Added.YES && added != Added.CLOCK_BACK) {
+        return added;
+      }
+      test.writtenLater |= r.later();
+    }
+    if (event.isPresent()) {
+      double now = Duration.between(test.startedAt, clock.instant()).toMillis() / 1000.0;
+      traces.append(testId, TraceEvent.at(now, event.get()), by);
+      if (event.get() == TraceEvent.Kind.VALVE_SHUT) {
+        recoverFromHigher(test);
+      }
+    }
+    tests.save(test);
+    counted(test);
+    return added;
+  }
+
+  /**
+   * A reading as it was entered.
+   *
+   * @param entry its identifier
+   * @param reading what was read
+   * @param timeTyped whether its time was typed
+   * @param later whether it is written down afterwards, ahead of the clock
+   */
+  record Typed(UUID entry, TraceStore.Reading reading, boolean timeTyped, boolean later) {}
+
+  private static Added said(Appended appended) {
+    return switch (appended) {
+      case YES -> Added.YES;
+      case CLOCK_BACK -> Added.CLOCK_BACK;
+      case SAME_TIME -> Added.SAME_TIME;
+      case TOO_FAR -> Added.TOO_FAR;
+      case ANOTHER_TEST -> Added.GONE;
+    };
   }
 
   /** Adds an event. */
@@ -146,10 +280,7 @@ public class PressureService {
       return Added.FINISHED;
     }
     traces.append(testId, event, by);
-    if (event.kind() == TraceEvent.Kind.VALVE_SHUT) {
-      recoverFromHigher(test);
-    }
-    return counted(testId);
+    return counted(test);
   }
 
   /** When the valve is shut it is known whether the hoses still recover from a higher pressure. */
@@ -159,30 +290,80 @@ public class PressureService {
       return;
     }
     List<PressureTestView> others =
-        all(test.jobId).stream().filter(t -> !t.id().equals(test.id)).toList();
+        records(test.jobId).stream()
+            .filter(t -> !t.id.equals(test.id))
+            .flatMap(t -> readable(t).stream())
+            .toList();
     OptionalDouble minutes =
         EarlierTests.minutesSinceHigher(others, clock.instant(), trace.gauge(trace.size() - 1));
-    test.hold = HoldJson.write(description(test).edit().releasedBeforeMin(minutes).done());
-    tests.save(test);
+    describe(test, description(test).edit().releasedBeforeMin(minutes).done());
   }
 
   /** Adds a whole trace to a test that has nothing yet. */
   @Write
   public Added addTrace(UUID testId, Trace trace, String by) {
-    if (locked(testId).finishedAt != null) {
+    PressureTestRecord test = locked(testId);
+    if (test.finishedAt != null) {
       return Added.FINISHED;
     }
-    return traces.append(testId, trace, by) ? counted(testId) : Added.NOT_EMPTY;
+    return traces.append(testId, trace, by) ? counted(test) : Added.NOT_EMPTY;
   }
 
-  /** Takes the last reading back. It stays stored, but does not count. */
+  /** Whether what was kept last came with a file. */
+  @Transactional(readOnly = true)
+  boolean lastIsOfAFile(UUID testId) {
+    return traces.lastIsOfAFile(testId);
+  }
+
+  /** Takes back what was kept last, reading or event. It stays stored, but does not count. */
   @Write
-  Added undo(UUID testId, String by) {
-    if (locked(testId).finishedAt != null) {
+  Added undo(UUID testId, boolean wholeFile, String by) {
+    PressureTestRecord test = locked(testId);
+    if (test.finishedAt != null) {
       return Added.FINISHED;
     }
-    traces.retractLast(testId, by);
-    return counted(testId);
+    if (wholeFile) {
+      traces.retractFile(testId, by);
+    } else {
+      traces.retractLast(testId, by);
+    }
+    return counted(test);
+  }
+
+  /** Takes one reading back. */
+  @Write
+  Added withdrawReading(UUID testId, UUID block, int index, String by) {
+    PressureTestRecord test = locked(testId);
+    if (test.finishedAt != null) {
+      return Added.FINISHED;
+    }
+    return traces.withdraw(testId, block, index, by) ? counted(test) : Added.GONE;
+  }
+
+  /** Puts another reading in the place of one. */
+  @Write
+  Added correctReading(UUID testId, UUID block, int index, TraceStore.Reading reading, String by) {
+    PressureTestRecord test = locked(testId);
+    if (test.finishedAt != null) {
+      return Added.FINISHED;
+    }
+    return traces.correct(testId, block, index, reading, by) ? counted(test) : Added.GONE;
+  }
+
+  /** Takes one event back. */
+  @Write
+  Added withdrawEvent(UUID testId, UUID event, String by) {
+    PressureTestRecord test = locked(testId);
+    if (test.finishedAt != null) {
+      return Added.FINISHED;
+    }
+    return traces.withdrawEvent(testId, event, by) ? counted(test) : Added.GONE;
+  }
+
+  /** What a test holds, with where each is kept. */
+  @Transactional(readOnly = true)
+  TraceStore.Contents contents(UUID testId) {
+    return traces.contents(testId);
   }
 
   /** Changes the description of a test that is not sealed, as it stands now. */
@@ -192,22 +373,65 @@ public class PressureService {
     if (test.finishedAt != null) {
       return Added.FINISHED;
     }
-    test.hold = HoldJson.write(change.apply(description(test)));
+    describe(test, change.apply(description(test)));
     tests.save(test);
-    return counted(testId);
+    return counted(test);
+  }
+
+  /** Another cap, another limit: the tests of a job that run keep it from now on. */
+  @EventListener
+  @Write
+  public void on(CapChanged changed) {
+    TestLimit limit = changed.cap().limit();
+    for (PressureTestRecord t : records(changed.jobId())) {
+      if (t.finishedAt == null
+          && HoldJson.read(t.hold) instanceof ReadOutcome.Accepted<HoldDescription> hold) {
+        PressureTestRecord test = locked(t.id);
+        describe(
+            test,
+            hold.value()
+                .edit()
+                .ratedKpa(changed.cap().rated().kilopascals())
+                .limitKpa(OptionalDouble.of(limit.pressure().kilopascals()))
+                .limitFromMaker(limit.source() != TestLimit.Source.CAP)
+                .done());
+        tests.save(test);
+      }
+    }
   }
 
   /** Keeps what was caught from an inside place during a test. */
   @Write
-  void keepCaught(UUID testId, Caught what, String by) {
+  Added keepCaught(UUID testId, Caught what, String by) {
+    PressureTestRecord test = locked(testId);
+    if (test.finishedAt != null) {
+      return Added.FINISHED;
+    }
     caught.save(new CaughtRecord(identifiers.next(), testId, what, clock.instant(), by));
-    counted(testId);
+    return counted(test);
+  }
+
+  /** Takes a catch back; it stays in the history. */
+  @Write
+  Added withdrawCaught(UUID testId, UUID id, String by) {
+    PressureTestRecord test = locked(testId);
+    if (test.finishedAt != null) {
+      return Added.FINISHED;
+    }
+    Optional<CaughtRecord> kept = caught.findById(id).filter(c -> c.pressureTestId.equals(testId));
+    kept.filter(c -> c.withdrawnAt == null)
+        .ifPresent(
+            c -> {
+              c.withdrawnAt = clock.instant();
+              c.withdrawnBy = by;
+            });
+    return kept.isPresent() ? counted(test) : Added.GONE;
   }
 
   /** What was caught during a test, in order. */
   @Transactional(readOnly = true)
   public List<Caught> caught(UUID testId) {
-    return caught.findByPressureTestIdOrderByWrittenAt(testId).stream()
+    return caught.findByPressureTestIdAndWithdrawnAtIsNullOrderByWrittenAt(testId).stream()
         .map(CaughtRecord::caught)
         .toList();
   }
@@ -227,24 +451,82 @@ public class PressureService {
     if (test.finishedAt != null) {
       return;
     }
-    PressureTestView view = view(test);
     test.finishedAt = clock.instant();
     test.seal = traces.seal(testId, test.hold);
     tests.save(test);
-    verdicts.save(
-        new VerdictRecord(
-            identifiers.next(),
-            testId,
-            view.result().estimator(),
-            view.result().verdict().word(),
-            ResultJson.line(
-                testId.toString(),
-                view.result(),
-                view.hold(),
-                new HoldDefaults(view.conditions(), view.assumed())),
-            json.writeValueAsString(view.result()),
-            clock.instant()));
-    changes.count(test.jobId);
+    // without a verdict that can be given, the seal stands alone
+    readable(test).ifPresent(view -> verdicts.save(verdict(view)));
+    counted(test);
+  }
+
+  private VerdictRecord verdict(PressureTestView view) {
+    return new VerdictRecord(
+        identifiers.next(),
+        view.id(),
+        view.result().estimator(),
+        view.result().verdict().word(),
+        ResultJson.line(
+            view.id().toString(),
+            view.result(),
+            view.hold(),
+            new HoldDefaults(view.conditions(), view.assumed())),
+        VerdictArchive.write(view.result(), view.conditions(), view.assumed()),
+        clock.instant());
+  }
+
+  /** Opens a finished test again: its verdict is taken back and stays in the history. */
+  @Write
+  public void reopen(UUID testId, String by) {
+    PressureTestRecord test = locked(testId);
+    if (test.finishedAt == null) {
+      return;
+    }
+    test.finishedAt = null;
+    test.seal = null;
+    verdicts
+        .findByPressureTestIdAndWithdrawnAtIsNull(testId)
+        .ifPresent(
+            v -> {
+              v.withdrawnAt = clock.instant();
+              v.withdrawnBy = by;
+              verdicts.save(v);
+            });
+    // a place that was not seen ends nothing
+    traces.withdrawEvents(testId, TraceEvent.Kind.PLACE_SEEN, by);
+    traces.withdrawEvents(testId, TraceEvent.Kind.RELEASED, by);
+    tests.save(test);
+    counted(test);
+  }
+
+  /** Puts a test aside; it stays stored, and can be put back. */
+  @Write
+  public void discard(UUID testId, String by) {
+    PressureTestRecord test = locked(testId);
+    if (test.discardedAt == null) {
+      test.discardedAt = clock.instant();
+      test.discardedBy = by;
+      tests.save(test);
+      counted(test);
+    }
+  }
+
+  /** Puts a discarded test back. */
+  @Write
+  public void putBack(UUID testId) {
+    PressureTestRecord test = locked(testId);
+    test.discardedAt = null;
+    test.discardedBy = null;
+    tests.save(test);
+    counted(test);
+  }
+
+  /** Tests of a job that were put aside. */
+  @Transactional(readOnly = true)
+  List<Broken> discarded(UUID jobId) {
+    return tests.findByJobIdOrderByStartedAt(jobId).stream()
+        .filter(t -> t.discardedAt != null)
+        .map(t -> new Broken(t.id, Phase.of(t.phase), t.number, ""))
+        .toList();
   }
 
   /** Whether a sealed test still has the trace and description it was sealed with. */
@@ -265,12 +547,16 @@ public class PressureService {
   private PressureTestView read(PressureTestRecord test) {
     Trace trace = traces.read(test.id);
     HoldDescription hold = description(test);
-    HoldDefaults completed = HoldDefaults.complete(hold, trace);
-    PressureTestResult result =
-        verdicts
-            .findByPressureTestId(test.id)
-            .map(v -> json.readValue(v.answer, PressureTestResult.class))
-            .orElseGet(() -> new PressureTest(trace, completed.conditions()).analyse());
+    Optional<VerdictArchive.Stored> given =
+        test.finishedAt == null
+            ? Optional.empty()
+            : verdicts
+                .findByPressureTestIdAndWithdrawnAtIsNull(test.id)
+                .map(v -> VerdictArchive.read(v.answer));
+    HoldDefaults completed =
+        given
+            .flatMap(g -> g.conditions().map(c -> new HoldDefaults(c, g.assumed())))
+            .orElseGet(() -> HoldDefaults.complete(hold, trace));
     return new PressureTestView(
         test.id,
         test.jobId,
@@ -278,20 +564,26 @@ public class PressureService {
         test.number,
         test.startedAt,
         test.readingMode,
+        test.testedLoop,
         Optional.ofNullable(test.finishedAt),
         hold,
         completed.conditions(),
         completed.assumed(),
         trace,
-        result,
+        given
+            .map(VerdictArchive.Stored::result)
+            .orElseGet(() -> new PressureTest(trace, completed.conditions()).analyse()),
+        test.writtenLater,
         test.version == null ? 0 : test.version);
   }
 
   private static HoldDescription description(PressureTestRecord test) {
-    if (HoldJson.read(test.hold) instanceof ReadOutcome.Accepted<HoldDescription> hold) {
+    ReadOutcome<HoldDescription> read = HoldJson.read(test.hold);
+    if (read instanceof ReadOutcome.Accepted<HoldDescription> hold) {
       return hold.value();
     }
-    throw new IllegalStateException("hold of pressure test " + test.id + " cannot be read");
+    throw new Unreadable(
+        ((ReadOutcome.Rejected<HoldDescription>) read).problems().get(0).sentence());
   }
 
   private PressureTestRecord record(UUID testId) {
@@ -302,8 +594,8 @@ public class PressureService {
     return tests.findLockedById(testId).orElseThrow(() -> new NotFound("pressure test " + testId));
   }
 
-  private Added counted(UUID testId) {
-    changes.count(record(testId).jobId);
+  private Added counted(PressureTestRecord test) {
+    changes.count(test.jobId);
     return Added.YES;
   }
 }

@@ -24,6 +24,7 @@ class PressureTestHistory implements HistorySource {
   private final TraceBlockRecords blocks;
   private final TraceEventRecords events;
   private final TraceCorrectionRecords corrections;
+  private final CaughtRecords caught;
   private final Words words;
 
   PressureTestHistory(
@@ -32,7 +33,9 @@ class PressureTestHistory implements HistorySource {
       TraceBlockRecords blocks,
       TraceEventRecords events,
       TraceCorrectionRecords corrections,
+      CaughtRecords caught,
       Words words) {
+    this.caught = caught;
     this.trail = trail;
     this.tests = tests;
     this.blocks = blocks;
@@ -62,8 +65,21 @@ class PressureTestHistory implements HistorySource {
       entries.add(new HistoryEntry(block.writtenAt, block.writtenBy, what));
     }
     for (TraceEventRecord event : events.findByPressureTestIdOrderById(testId)) {
-      entries.add(
-          new HistoryEntry(event.writtenAt, event.writtenBy, words.say("event." + event.kind)));
+      String what = words.say("event." + event.kind);
+      entries.add(new HistoryEntry(event.writtenAt, event.writtenBy, what));
+      if (event.withdrawnAt != null && event.withdrawnBy != null) {
+        entries.add(
+            new HistoryEntry(
+                event.withdrawnAt, event.withdrawnBy, words.say("history.taken-back", what)));
+      }
+    }
+    for (CaughtRecord c : caught.findByPressureTestIdOrderByWrittenAt(testId)) {
+      String what = words.say("history.caught", c.place, Figures.millilitres(c.millilitres));
+      entries.add(new HistoryEntry(c.writtenAt, c.writtenBy, what));
+      if (c.withdrawnAt != null && c.withdrawnBy != null) {
+        entries.add(
+            new HistoryEntry(c.withdrawnAt, c.withdrawnBy, words.say("history.taken-back", what)));
+      }
     }
     for (TraceCorrectionRecord correction : corrections.findByPressureTestId(testId)) {
       entries.add(

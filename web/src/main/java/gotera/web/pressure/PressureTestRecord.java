@@ -24,6 +24,10 @@ class PressureTestRecord {
   String readingMode = "needle";
   @Nullable Instant finishedAt;
   @Nullable String seal;
+  String testedLoop = "";
+  boolean writtenLater;
+  @Nullable Instant discardedAt;
+  @Nullable String discardedBy;
   @Version @Nullable Integer version;
 
   @SuppressWarnings("NullAway.Init")

@@ -14,5 +14,7 @@ interface PressureTestRecords extends JpaRepository<PressureTestRecord, UUID> {
   @Lock(LockModeType.PESSIMISTIC_WRITE)
   Optional<PressureTestRecord> findLockedById(UUID id);
 
+  List<PressureTestRecord> findByJobIdAndDiscardedAtIsNullOrderByStartedAt(UUID jobId);
+
   List<PressureTestRecord> findByJobIdOrderByStartedAt(UUID jobId);
 }

@@ -19,12 +19,14 @@ import java.util.UUID;
  * @param number its number within the phase, from 1
  * @param startedAt when its clock began
  * @param readingMode needle or digital
+ * @param loop the loop that is tested, where the vehicle has more than one; else empty
  * @param finishedAt when it was sealed
  * @param hold its description
  * @param conditions the description with its defaults
  * @param assumed members that took a default
  * @param trace what was read, without what was taken back
  * @param result the verdict: as it was given where the test is sealed, else as of now
+ * @param writtenLater whether its readings are written down afterwards
  * @param version version of the row, to notice someone else's change
  */
 public record PressureTestView(
@@ -34,12 +36,14 @@ public record PressureTestView(
     int number,
     Instant startedAt,
     String readingMode,
+    String loop,
     Optional<Instant> finishedAt,
     HoldDescription hold,
     HoldConditions conditions,
     List<String> assumed,
     Trace trace,
     PressureTestResult result,
+    boolean writtenLater,
     int version) {
 
   /** When the valve was shut, on the trace's clock (s). */

@@ -1,8 +1,8 @@
 package gotera.web.pressure;
 
-import gotera.quantity.GaugePressure;
-import gotera.quantity.Temperature;
+import gotera.pressure.law.Medium;
 import gotera.quantity.Typed;
+import gotera.range.Range;
 import gotera.web.shell.Entry;
 import gotera.web.shell.FieldProblems;
 import gotera.web.shell.Figures;
@@ -19,11 +19,21 @@ import java.util.UUID;
  * @param temperature coolant temperature, or empty
  * @param step same, quarter or half: so much below the last reading
  * @param confirmed filled in once a pressure above the limit was confirmed
+ * @param later filled in once it was said that readings are written down afterwards
  * @param entryId identifier of this entry, made with the page
  */
 record ReadingForm(
-    String at, String gauge, String temperature, String step, String confirmed, String entryId) {
-  static final ReadingForm EMPTY = new ReadingForm("", "", "", "", "", "");
+    String at,
+    String gauge,
+    String temperature,
+    String step,
+    String confirmed,
+    String later,
+    String entryId) {
+  static final ReadingForm EMPTY = new ReadingForm("", "", "", "", "", "", "");
+
+  /** A clock that people read may be so much ahead (s) (our judgement). */
+  private static final double AHEAD = 5;
 
   /** Everything absent is empty. */
   ReadingForm {
@@ -32,6 +42,7 @@ record ReadingForm(
     temperature = Entry.text(temperature, 40);
     step = Entry.text(step, 10);
     confirmed = Entry.text(confirmed, 10);
+    later = Entry.text(later, 10);
     entryId = Entry.text(entryId, 36);
   }
 
@@ -42,69 +53,89 @@ record ReadingForm(
         : Optional.empty();
   }
 
-  /** A reading understood. */
-  record Reading(double seconds, double kilopascals, OptionalDouble celsius) {}
+  /** Whether anything was entered. */
+  boolean any() {
+    return !gauge.isEmpty() || !step.isEmpty() || !at.isEmpty() || !temperature.isEmpty();
+  }
 
   /**
    * Reads the form.
    *
    * @param now time on the test's clock (s)
+   * @param fresh an identifier, where the page made none
    */
-  Optional<Reading> read(
-      FieldProblems problems, PressureTestView test, double now, Figures figures) {
-    Optional<Double> seconds =
-        at.isEmpty()
-            ? Optional.of(now)
-            : problems
-                .take("at", at, Typed.duration(at))
-                .map(Duration::toMillis)
-                .map(ms -> test.valveShut().orElse(0.0) + ms / 1000.0);
-    Optional<Double> pressure = pressure(problems, test, figures);
-    Optional<Temperature> celsius =
-        problems.takeIfTyped("temperature", temperature, Typed.temperature(temperature));
+  Optional<PressureService.Typed> read(
+      FieldProblems problems, PressureTestView test, double now, UUID fresh, Figures figures) {
+    OptionalDouble seconds = seconds(problems, test, now);
+    OptionalDouble pressure = pressure(problems, test, figures);
+    OptionalDouble celsius =
+        problems.celsiusIfTyped("temperature", temperature, figures.units(), Range.COOLANT);
     if (!problems.none() || seconds.isEmpty() || pressure.isEmpty()) {
       return Optional.empty();
     }
     return Optional.of(
-        new Reading(
-            seconds.get(),
-            pressure.get(),
-            celsius.isPresent()
-                ? OptionalDouble.of(celsius.get().celsius())
-                : OptionalDouble.empty()));
+        new PressureService.Typed(
+            entry().orElse(fresh),
+            new TraceStore.Reading(seconds.getAsDouble(), pressure.getAsDouble(), celsius),
+            !at.isEmpty(),
+            seconds.getAsDouble() > now + AHEAD));
   }
 
-  private Optional<Double> pressure(
-      FieldProblems problems, PressureTestView test, Figures figures) {
+  private OptionalDouble seconds(FieldProblems problems, PressureTestView test, double now) {
+    if (at.isEmpty()) {
+      return OptionalDouble.of(now);
+    }
+    boolean before = at.startsWith("-") || at.startsWith("\u2212");
+    Optional<Duration> since =
+        problems.take("at", at, Typed.duration(before ? at.substring(1) : at));
+    if (since.isEmpty()) {
+      return OptionalDouble.empty();
+    }
+    double length = since.get().toMillis() / 1000.0;
+    if (!Range.TRACE_LENGTH.holds(length)) {
+      problems.add("at", "problem.too-far");
+      return OptionalDouble.empty();
+    }
+    double seconds = test.valveShut().orElse(0.0) + (before ? -length : length);
+    if (seconds > now + AHEAD && !test.writtenLater() && later.isEmpty()) {
+      problems.add(
+          "at",
+          "problem.ahead-of-clock",
+          at,
+          Figures.minutesAndSeconds(now - test.valveShut().orElse(0.0)));
+      return OptionalDouble.empty();
+    }
+    return OptionalDouble.of(seconds);
+  }
+
+  private OptionalDouble pressure(FieldProblems problems, PressureTestView test, Figures figures) {
     if (!step.isEmpty() && gauge.isEmpty()) {
       if (test.trace().size() == 0) {
         problems.add("gauge", "problem.no-reading-yet");
-        return Optional.empty();
+        return OptionalDouble.empty();
       }
       double last = test.trace().gauge(test.trace().size() - 1);
       double one = test.conditions().gauge().resolution();
-      return Optional.of(
+      return OptionalDouble.of(
           switch (step) {
             case "quarter" -> last - one;
             case "half" -> last - 2 * one;
             default -> last;
           });
     }
-    Optional<GaugePressure> typed =
-        problems.take("gauge", gauge, Typed.pressure(gauge, figures.unit()));
+    OptionalDouble typed = problems.kilopascals("gauge", gauge, figures.unit(), Range.GAUGE);
+    if (typed.isEmpty()) {
+      return typed;
+    }
+    // whoever reads a vacuum leaves its minus out
+    boolean vacuum = test.conditions().medium() == Medium.VACUUM;
+    double kilopascals = vacuum ? -Math.abs(typed.getAsDouble()) : typed.getAsDouble();
     double limit = test.conditions().limit().pressure().kilopascals();
-    if (typed.isPresent() && typed.get().kilopascals() < -100) {
-      problems.add("gauge", "problem.implausible", gauge, "");
-      return Optional.empty();
-    }
-    if (typed.isPresent() && typed.get().kilopascals() > 1.05 * limit && confirmed.isEmpty()) {
+    if (kilopascals > 1.05 * limit && confirmed.isEmpty()) {
       problems.add(
-          "gauge",
-          "problem.above-limit",
-          figures.pressure(typed.get().kilopascals()),
-          figures.pressure(limit));
-      return Optional.empty();
+          "gauge", "problem.above-limit", figures.pressure(kilopascals), figures.pressure(limit));
+      return OptionalDouble.empty();
     }
-    return typed.map(GaugePressure::kilopascals);
+    return OptionalDouble.of(kilopascals);
   }
 }

@@ -3,12 +3,15 @@ package gotera.web.pressure;
 import gotera.formats.HoldDescription;
 import gotera.formats.HoldDescription.GaugeMember;
 import gotera.pressure.law.Medium;
+import gotera.quantity.AbsolutePressure;
 import gotera.web.job.JobView;
 import gotera.web.shell.Entry;
 import gotera.web.shell.Figures;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
 
 /**
  * The set-up of a pressure test as typed. What is left as it stands is a default and named as such.
@@ -33,6 +36,8 @@ import java.util.stream.Stream;
  * @param ruleMinutes its time
  * @param ruleDrop its drop
  * @param altitude height of the workshop (m)
+ * @param meant meaning chosen where the stamp was asked back (kPa)
+ * @param loop the loop that is tested, where there are several
  */
 record SetupForm(
     String stamp,
@@ -54,16 +59,22 @@ record SetupForm(
     String rulePressure,
     String ruleMinutes,
     String ruleDrop,
-    String altitude) {
+    String altitude,
+    String meant,
+    String loop) {
   static final List<String> SOAKS = List.of("unknown", "hours", "overnight");
   static final List<String> PURPOSES = List.of("search", "repair", "sign-off");
   static final List<String> MEDIA = Stream.of(Medium.values()).map(Medium::word).toList();
   static final List<String> MODES = List.of("needle", "digital");
 
   /**
-   * To be measured in this test; as measured before; as measured before and not topped up since.
+   * To be measured in this test; as measured before; as measured before and not topped up since; as
+   * the test has it that is described anew.
    */
-  static final List<String> COMPLIANCES = List.of("measure", "kept", "kept-lower");
+  static final List<String> COMPLIANCES = List.of("measure", "kept", "kept-lower", "as-is");
+
+  /** The loops of an electric drive. */
+  static final List<String> LOOPS = List.of("drive", "battery");
 
   // what stands in a new form (our judgement, untested): the user sees and changes it
   static final double USUAL_LIQUID = 8;
@@ -93,42 +104,150 @@ record SetupForm(
     ruleMinutes = Entry.text(ruleMinutes, 40);
     ruleDrop = Entry.text(ruleDrop, 40);
     altitude = Entry.text(altitude, 40);
+    meant = Entry.text(meant, 30);
+    loop = loop != null && LOOPS.contains(loop) ? loop : "";
+  }
+
+  /**
+   * What a plan carries into the set-up of its test.
+   *
+   * @param gaugeStep smallest step
+   * @param thermometerStep smallest step of a thermometer
+   * @param soak how long it stood
+   * @param soakHours hours stood
+   * @param purpose what the test is for
+   * @param liquid liquid in the system
+   * @param strength strength in percent
+   * @param rulePressure the maker's rule
+   * @param ruleMinutes its time
+   * @param ruleDrop its drop
+   */
+  record Planned(
+      String gaugeStep,
+      String thermometerStep,
+      String soak,
+      String soakHours,
+      String purpose,
+      String liquid,
+      String strength,
+      String rulePressure,
+      String ruleMinutes,
+      String ruleDrop) {
+    /** The form with what the plan says. */
+    SetupForm in(SetupForm f) {
+      return new SetupForm(
+          f.stamp,
+          f.tester,
+          or(gaugeStep, f.gaugeStep),
+          f.readingMode,
+          f.thermometer,
+          or(thermometerStep, f.thermometerStep),
+          f.medium,
+          f.compliance,
+          or(liquid, f.liquid),
+          or(strength, f.strength),
+          f.airGap,
+          f.gapArea,
+          f.testerVolume,
+          or(soak, f.soak),
+          or(soakHours, f.soakHours),
+          or(purpose, f.purpose),
+          or(rulePressure, f.rulePressure),
+          or(ruleMinutes, f.ruleMinutes),
+          or(ruleDrop, f.ruleDrop),
+          f.altitude,
+          f.meant,
+          f.loop);
+    }
+
+    private static String or(@Nullable String planned, String otherwise) {
+      return planned == null || planned.isEmpty() ? otherwise : planned;
+    }
   }
 
   /** A new form: what the job knows, what the test before used, else usual values. */
   static SetupForm blank(
-      JobView job, Phase phase, Optional<PressureTestView> before, Figures figures) {
+      JobView job,
+      Phase phase,
+      Optional<PressureTestView> before,
+      double workshopMetres,
+      Figures figures) {
     Optional<HoldDescription> hold = before.map(PressureTestView::hold);
     Optional<HoldDescription> wet = hold.filter(h -> h.medium() == Medium.LIQUID);
-    double litres = job.liquidMl().orElse(USUAL_LIQUID * 1000) / 1000;
+    double liquid = job.liquidMl().orElse(USUAL_LIQUID * 1000);
     double strength = job.strength().orElse(0.5);
+    return form(
+        hold,
+        before.map(PressureTestView::readingMode).orElse("needle"),
+        Medium.LIQUID,
+        "measure",
+        wet.map(HoldDescription::liquidMl).orElse(liquid),
+        hold.map(h -> h.strength().orElse(strength)).orElse(strength),
+        OptionalDouble.empty(),
+        phase == Phase.RE_TEST ? "sign-off" : "search",
+        workshopMetres,
+        before.map(PressureTestView::loop).orElse(""),
+        figures);
+  }
+
+  /** The form of a test that runs, to describe it anew: nothing it says is rounded. */
+  static SetupForm of(PressureTestView test, Figures figures) {
+    HoldDescription hold = test.hold();
+    return form(
+        Optional.of(hold),
+        test.readingMode(),
+        hold.medium(),
+        "as-is",
+        hold.medium() == Medium.LIQUID ? hold.liquidMl() : USUAL_LIQUID * 1000,
+        hold.strength().orElse(0.5),
+        hold.soakHours(),
+        hold.purpose().orElse("sign-off"),
+        AbsolutePressure.altitudeOf(hold.atmosphereKpa().orElse(101.325)),
+        test.loop(),
+        figures);
+  }
+
+  private static SetupForm form(
+      Optional<HoldDescription> hold,
+      String readingMode,
+      Medium medium,
+      String compliance,
+      double liquidMl,
+      double strength,
+      OptionalDouble soak,
+      String purpose,
+      double metres,
+      String loop,
+      Figures figures) {
+    Optional<HoldDescription.RuleMember> rule = hold.flatMap(HoldDescription::makerRule);
+    boolean overnight = Double.isInfinite(soak.orElse(0));
     return new SetupForm(
         "",
         "",
         hold.flatMap(HoldDescription::gauge)
             .map(GaugeMember::resolutionKpa)
-            .map(figures::pressure)
+            .map(figures::pressureField)
             .orElse(""),
-        before.map(PressureTestView::readingMode).orElse("needle"),
+        readingMode,
         "",
         hold.flatMap(HoldDescription::thermometer)
-            .map(t -> Figures.plain(t.resolutionC()))
+            .map(t -> Figures.full(t.resolutionC()))
             .orElse(""),
-        Medium.LIQUID.word(),
-        "measure",
-        Figures.plain(wet.map(h -> h.liquidMl() / 1000).orElse(litres)) + " L",
-        Figures.plain(100 * hold.map(h -> h.strength().orElse(strength)).orElse(strength)),
+        medium.word(),
+        compliance,
+        figures.volumeField(liquidMl),
+        Figures.full(100 * strength),
         Figures.plain(USUAL_GAP),
         Figures.plain(USUAL_AREA),
         Figures.plain(USUAL_TESTER) + " mL",
-        "unknown",
+        soak.isEmpty() ? "unknown" : overnight ? "overnight" : "hours",
+        soak.isEmpty() || overnight ? "" : Figures.full(soak.getAsDouble()),
+        purpose,
+        rule.map(r -> figures.pressureField(r.pressureKpa())).orElse(""),
+        rule.map(r -> Figures.full(r.minutes())).orElse(""),
+        rule.map(r -> figures.pressureField(r.dropKpa())).orElse(""),
+        Math.abs(metres) < 1 ? "" : Figures.plain(Math.rint(metres)),
         "",
-        phase == Phase.RE_TEST ? "sign-off" : "search",
-        hold.flatMap(HoldDescription::makerRule)
-            .map(r -> figures.pressure(r.pressureKpa()))
-            .orElse(""),
-        hold.flatMap(HoldDescription::makerRule).map(r -> Figures.plain(r.minutes())).orElse(""),
-        hold.flatMap(HoldDescription::makerRule).map(r -> figures.pressure(r.dropKpa())).orElse(""),
-        "");
+        loop);
   }
 }

@@ -13,10 +13,12 @@ import gotera.pressure.trace.Gauge;
 import gotera.quantity.AbsolutePressure;
 import gotera.quantity.PressureUnit;
 import gotera.quantity.Volume;
+import gotera.range.Range;
 import gotera.web.cap.CapFacts;
 import gotera.web.equipment.EquipmentService;
 import gotera.web.equipment.EquipmentView;
 import gotera.web.shell.FieldProblems;
+import gotera.web.shell.Figures;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
@@ -70,9 +72,55 @@ final class SetupReading {
    */
   record Known(CapFacts cap, Optional<KeptCompliance> kept, List<EarlierMember> earlier) {}
 
+  /**
+   * The description of a test that is set up anew while it runs: what was measured in it stays.
+   *
+   * @param now the description it has
+   */
+  static Optional<HoldDescription> anew(
+      SetupForm form,
+      FieldProblems problems,
+      Known known,
+      Tools tools,
+      Figures figures,
+      HoldDescription now) {
+    return read(form, problems, known, tools, figures)
+        .map(
+            h -> {
+              boolean keeps = form.compliance().equals("as-is") && h.medium() == now.medium();
+              Compliance compliance =
+                  keeps
+                      ? now.compliance()
+                      : h.compliance()
+                          .withDraws(now.compliance().draws())
+                          .withStrokes(now.compliance().strokes());
+              return h.edit()
+                  .compliance(compliance)
+                  .closingDraw(now.closingDraw())
+                  .windowS(now.windowS())
+                  .releasedBeforeMin(now.releasedBeforeMin())
+                  .earlier(now.earlier())
+                  .gauge(keptGauge(form, tools, h, now))
+                  .done();
+            });
+  }
+
+  /** A gauge of which the form shows only the step keeps what else is known of it. */
+  private static Optional<GaugeMember> keptGauge(
+      SetupForm form, Tools tools, HoldDescription then, HoldDescription now) {
+    boolean same =
+        tools.tester().isEmpty()
+            && now.gauge().isPresent()
+            && Math.abs(
+                    now.gauge().get().resolutionKpa() - then.gauge().orElseThrow().resolutionKpa())
+                < 1e-9;
+    return same ? now.gauge() : then.gauge();
+  }
+
   /** The description that a set-up makes. */
   static Optional<HoldDescription> read(
-      SetupForm form, FieldProblems problems, Known known, Tools tools, PressureUnit shown) {
+      SetupForm form, FieldProblems problems, Known known, Tools tools, Figures figures) {
+    PressureUnit shown = figures.unit();
     Optional<EquipmentView> tester = tools.tester();
     Optional<GaugeMember> gauge =
         tester
@@ -80,18 +128,20 @@ final class SetupReading {
             .or(() -> gauge(form.gaugeStep(), problems, shown));
     Optional<ThermometerMember> thermometer = thermometer(form, tools, problems);
     Medium medium = Medium.of(form.medium()).orElseThrow();
-    OptionalDouble capacity = problems.millilitres("liquid", form.liquid(), 1000, 500, 200_000);
-    OptionalDouble percent = problems.number("strength", form.strength(), "%", 0, 60);
+    OptionalDouble capacity =
+        problems.millilitres(
+            "liquid", form.liquid(), figures.units().volume().millilitres(), Range.CAPACITY);
+    OptionalDouble percent = problems.number("strength", form.strength(), Range.STRENGTH_PERCENT);
     OptionalDouble sizes = airFromSizes(form, problems, tester);
     Optional<RuleMember> rule =
         rule(form.rulePressure(), form.ruleMinutes(), form.ruleDrop(), problems, shown);
     OptionalDouble hours =
         switch (form.soak()) {
           case "overnight" -> OptionalDouble.of(Double.POSITIVE_INFINITY);
-          case "hours" -> problems.number("soakHours", form.soakHours(), "h", 0, 1000);
+          case "hours" -> problems.number("soakHours", form.soakHours(), Range.STOOD);
           default -> OptionalDouble.empty();
         };
-    OptionalDouble height = problems.numberIfTyped("altitude", form.altitude(), "m", -500, 5000);
+    OptionalDouble height = problems.numberIfTyped("altitude", form.altitude(), Range.ALTITUDE);
     if (!problems.none() || gauge.isEmpty()) {
       return Optional.empty();
     }
@@ -129,7 +179,7 @@ final class SetupReading {
           OptionalDouble.of(capacity), OptionalDouble.empty(), OptionalDouble.of(CAPACITY_U), true);
     }
     Optional<KeptCompliance> kept =
-        form.compliance().equals("measure") ? Optional.empty() : known.kept();
+        form.compliance().startsWith("kept") ? known.kept() : Optional.empty();
     return kept.map(k -> k.compliance(form.compliance().equals("kept-lower")))
         .orElseGet(
             () -> Compliance.figure(sizes, OptionalDouble.empty(), OptionalDouble.empty(), false));
@@ -137,13 +187,15 @@ final class SetupReading {
 
   private static OptionalDouble airFromSizes(
       SetupForm form, FieldProblems problems, Optional<EquipmentView> tester) {
-    OptionalDouble gap = problems.number("airGap", form.airGap(), "mm", 0, 500);
-    OptionalDouble area = problems.number("gapArea", form.gapArea(), "cm²", 0.1, 2000);
+    OptionalDouble gap = problems.number("airGap", form.airGap(), Range.GAP);
+    OptionalDouble area = problems.number("gapArea", form.gapArea(), Range.AREA);
     OptionalDouble air =
         tester
             .map(EquipmentView::airMl)
             .filter(OptionalDouble::isPresent)
-            .orElseGet(() -> problems.millilitres("testerVolume", form.testerVolume(), 1, 0, 5000));
+            .orElseGet(
+                () ->
+                    problems.millilitres("testerVolume", form.testerVolume(), 1, Range.TESTER_AIR));
     return gap.isEmpty() || area.isEmpty() || air.isEmpty()
         ? OptionalDouble.empty()
         : OptionalDouble.of(
@@ -158,10 +210,7 @@ final class SetupReading {
 
   /** A gauge of which only the step is known. */
   static Optional<GaugeMember> gauge(String typed, FieldProblems problems, PressureUnit shown) {
-    OptionalDouble step = problems.kilopascals("gaugeStep", typed, shown);
-    if (step.isPresent() && (step.getAsDouble() < 0.001 || step.getAsDouble() > 20)) {
-      problems.add("gaugeStep", "problem.gauge-step", typed);
-    }
+    OptionalDouble step = problems.kilopascals("gaugeStep", typed, shown, Range.GAUGE_STEP);
     return step.isPresent() && problems.none()
         ? Optional.of(
             new GaugeMember(
@@ -191,7 +240,7 @@ final class SetupReading {
           new ThermometerMember(step, known.repeatability().orElse(REPEATABILITY * step)));
     }
     OptionalDouble step =
-        problems.numberIfTyped("thermometerStep", form.thermometerStep(), "K", 0.001, 5);
+        problems.numberIfTyped("thermometerStep", form.thermometerStep(), Range.THERMOMETER_STEP);
     return step.isPresent()
         ? Optional.of(new ThermometerMember(step.getAsDouble(), REPEATABILITY * step.getAsDouble()))
         : Optional.empty();
@@ -207,9 +256,10 @@ final class SetupReading {
     if (pressureTyped.isEmpty() && minutesTyped.isEmpty() && dropTyped.isEmpty()) {
       return Optional.empty();
     }
-    OptionalDouble pressure = problems.kilopascals("rulePressure", pressureTyped, shown);
-    OptionalDouble minutes = problems.number("ruleMinutes", minutesTyped, "min", 0.1, 600);
-    OptionalDouble drop = problems.kilopascals("ruleDrop", dropTyped, shown);
+    OptionalDouble pressure =
+        problems.kilopascals("rulePressure", pressureTyped, shown, Range.RULE_PRESSURE);
+    OptionalDouble minutes = problems.number("ruleMinutes", minutesTyped, Range.RULE_MINUTES);
+    OptionalDouble drop = problems.kilopascals("ruleDrop", dropTyped, shown, Range.RULE_DROP);
     if (pressure.isEmpty() || minutes.isEmpty() || drop.isEmpty()) {
       return Optional.empty();
     }

@@ -3,6 +3,7 @@ package gotera.web.pressure;
 import gotera.formats.HoldDescription;
 import gotera.formats.HoldDescription.StrokeReading;
 import gotera.formats.HoldDescription.StrokesMember;
+import gotera.range.Range;
 import gotera.web.shell.Entry;
 import gotera.web.shell.FieldProblems;
 import gotera.web.shell.Figures;
@@ -19,8 +20,6 @@ import java.util.OptionalDouble;
  * @param strokeGauge gauge after them, once the air has cooled
  */
 record StrokeForm(String stroke, String count, String strokeGauge) {
-  private static final int MOST = 5000;
-
   /** Everything absent is empty. */
   StrokeForm {
     stroke = Entry.text(stroke, 40);
@@ -32,7 +31,7 @@ record StrokeForm(String stroke, String count, String strokeGauge) {
   static StrokeForm next(PressureTestView test) {
     Optional<StrokesMember> strokes = test.hold().compliance().strokes();
     return new StrokeForm(
-        strokes.map(s -> Figures.plain(s.strokeMl()) + " mL").orElse(""),
+        strokes.map(s -> Figures.full(s.strokeMl()) + " mL").orElse(""),
         strokes
             .map(s -> Integer.toString(s.readings().get(s.readings().size() - 1).count()))
             .orElse("0"),
@@ -55,9 +54,10 @@ record StrokeForm(String stroke, String count, String strokeGauge) {
   }
 
   Optional<Count> read(FieldProblems problems, PressureTestView test, Figures figures) {
-    OptionalDouble ml = problems.millilitres("stroke", stroke, 1, 0.1, 2000);
-    OptionalDouble n = problems.number("count", count, "", 1, MOST);
-    OptionalDouble gauge = problems.kilopascals("strokeGauge", strokeGauge, figures.unit());
+    OptionalDouble ml = problems.millilitres("stroke", stroke, 1, Range.STROKE);
+    OptionalDouble n = problems.number("count", count, Range.STROKES);
+    OptionalDouble gauge =
+        problems.kilopascals("strokeGauge", strokeGauge, figures.unit(), Range.PRESSED);
     if (ml.isEmpty() || n.isEmpty() || gauge.isEmpty()) {
       return Optional.empty();
     }

@@ -7,6 +7,7 @@ import jakarta.persistence.Table;
 import java.nio.ByteBuffer;
 import java.time.Instant;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A packed block of readings: for each, time (s), gauge (kPa) and temperature (°C, not a number
@@ -26,6 +27,7 @@ class TraceBlockRecord {
   @Column(columnDefinition = "mediumblob")
   byte[] payload;
 
+  @Nullable UUID sourceFile;
   Instant writtenAt;
   String writtenBy;
 

@@ -52,7 +52,7 @@ class TraceController {
           return PressureBench.back(test);
         }
         case FINISHED -> problems.add("file", "problem.finished");
-        case NOT_EMPTY, NOT_LATER -> problems.add("file", "problem.not-empty");
+        default -> problems.add("file", "problem.not-empty");
       }
     } else if (read instanceof ReadOutcome.Rejected<Trace> rejected) {
       problems.add("file", "problem.file-refused");

@@ -7,7 +7,7 @@ import java.time.Instant;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
-/** Something that happened during a pressure test, in the database. Written once. */
+/** Something that happened during a pressure test; one taken back keeps its row. */
 @Entity
 @Table(name = "trace_event")
 class TraceEventRecord {
@@ -16,8 +16,11 @@ class TraceEventRecord {
   double seconds;
   String kind;
   @Nullable Double millilitres;
+  @Nullable UUID sourceFile;
   Instant writtenAt;
   String writtenBy;
+  @Nullable Instant withdrawnAt;
+  @Nullable String withdrawnBy;
 
   @SuppressWarnings("NullAway.Init")
   protected TraceEventRecord() {}

@@ -6,4 +6,6 @@ import org.springframework.data.jpa.repository.JpaRepository;
 
 interface TraceEventRecords extends JpaRepository<TraceEventRecord, UUID> {
   List<TraceEventRecord> findByPressureTestIdOrderById(UUID pressureTestId);
+
+  List<TraceEventRecord> findByPressureTestIdAndWithdrawnAtIsNullOrderById(UUID pressureTestId);
 }

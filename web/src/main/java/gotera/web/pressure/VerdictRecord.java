@@ -5,11 +5,12 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A verdict as it was given. {@code result} is the line of the open format with every input; {@code
- * answer} is the whole answer, so that a page shows what was said then whatever the estimator says
- * today.
+ * answer} is the whole answer with its frozen conditions ({@link VerdictArchive}), so that a page
+ * shows what was said then whatever the estimator says today. That of a reopened test is withdrawn.
  */
 @Entity
 @Table(name = "verdict")
@@ -21,6 +22,8 @@ class VerdictRecord {
   String result;
   String answer;
   Instant writtenAt;
+  @Nullable Instant withdrawnAt;
+  @Nullable String withdrawnBy;
 
   @SuppressWarnings("NullAway.Init")
   protected VerdictRecord() {}

@@ -5,5 +5,5 @@ import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
 
 interface VerdictRecords extends JpaRepository<VerdictRecord, UUID> {
-  Optional<VerdictRecord> findByPressureTestId(UUID pressureTestId);
+  Optional<VerdictRecord> findByPressureTestIdAndWithdrawnAtIsNull(UUID pressureTestId);
 }

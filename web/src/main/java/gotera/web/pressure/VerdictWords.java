@@ -24,7 +24,12 @@ public class VerdictWords {
           Code.PRESSURE_TOO_LOW,
           Code.FELL_TOO_FAR,
           Code.CLOSING_DRAW_WRONG,
-          Code.DROP_WITHIN_STEPS);
+          Code.DROP_WITHIN_STEPS,
+          Code.BELOW_VACUUM,
+          Code.START_NOT_READ);
+
+  private static final Set<Code> TEMPERATURES =
+      Set.of(Code.TOO_WARM, Code.TEMPERATURE_OUTSIDE_TABLE);
 
   private final Words words;
 
@@ -76,7 +81,7 @@ public class VerdictWords {
         key,
         Figures.rate(rate.rate(), rate.u()),
         Figures.halfWidth(rate.u()),
-        Figures.bound(rate.upper()));
+        boundOrNone(rate.upper()));
   }
 
   private String detail(PressureTestResult result, double rated, double accepted, Figures figures) {
@@ -88,10 +93,10 @@ public class VerdictWords {
     LeakRate leak = new LeakRate(Math.max(0, rate.rate()));
     String detail =
         words.say(
-            result.verdict() == VerdictKind.TIGHT ? key + tight(rate) : key,
+            key + (result.verdict() == VerdictKind.TIGHT ? tight(rate) : air(rate, result)),
             figures.pressure(rated),
             figures.pressure(rate.endPressure()),
-            Figures.volume(Figures.rounded(leak.perDay().millilitres())),
+            figures.volume(Figures.rounded(leak.perDay().millilitres())),
             Figures.twoDigits(rate.hole().orElse(0)),
             Figures.twoDigits(leak.dropsPerMinute()),
             boundOrNone(rate.upper()),
@@ -100,6 +105,11 @@ public class VerdictWords {
       return detail + " " + words.say("verdict.leak.small", Figures.plain(accepted));
     }
     return detail;
+  }
+
+  /** Air has no drops. */
+  private static String air(Rate rate, PressureTestResult result) {
+    return rate.asCoolant().isPresent() && result.verdict() == VerdictKind.LEAK ? ".air" : "";
   }
 
   /** Which of the words of a tight verdict fit. */
@@ -115,14 +125,20 @@ public class VerdictWords {
   String reason(Reason reason, Figures figures) {
     List<Object> blanks = new ArrayList<>();
     for (double number : reason.numbers()) {
+      if (reason.code() == Code.TOO_FEW_READINGS) {
+        blanks.add(number); // a count, which its words choose by
+        continue;
+      }
       blanks.add(
           PRESSURES.contains(reason.code())
               ? figures.pressure(number)
-              : reason.code() == Code.COMPLIANCE_UNSURE
-                  ? Figures.fixed(196 * number, 0)
-                  : Double.isFinite(number)
-                      ? Figures.twoDigits(number)
-                      : words.say("verdict.no-bound"));
+              : TEMPERATURES.contains(reason.code())
+                  ? figures.temperature(number, 0)
+                  : reason.code() == Code.COMPLIANCE_UNSURE
+                      ? Figures.fixed(196 * number, 0)
+                      : Double.isFinite(number)
+                          ? Figures.twoDigits(number)
+                          : words.say("verdict.no-bound"));
     }
     return words.say("reason." + reason.code().word(), blanks.toArray());
   }

@@ -1,6 +1,7 @@
 package gotera.web.pressure;
 
 import gotera.quantity.Typed;
+import gotera.range.Range;
 import gotera.web.shell.Entry;
 import gotera.web.shell.FieldProblems;
 import gotera.web.shell.Figures;
@@ -43,6 +44,10 @@ record WindowForm(String windowFrom, String windowTo) {
     Optional<Double> to =
         problems.take("windowTo", windowTo, Typed.duration(windowTo)).map(WindowForm::s);
     if (from.isEmpty() || to.isEmpty()) {
+      return Optional.empty();
+    }
+    if (!Range.TRACE_LENGTH.holds(from.get()) || !Range.TRACE_LENGTH.holds(to.get())) {
+      problems.add("windowTo", "problem.too-far");
       return Optional.empty();
     }
     if (to.get() <= from.get()) {

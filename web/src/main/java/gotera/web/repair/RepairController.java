@@ -58,7 +58,7 @@ class RepairController {
   record Place(String code, String name, boolean wet) {}
 
   /** A note to show. */
-  record Shown(String place, String note, String when) {}
+  record Shown(String id, String place, String note, String when) {}
 
   @GetMapping("/jobs/{id}/repair")
   String page(@PathVariable UUID id, Figures figures, Model model) {
@@ -93,6 +93,13 @@ class RepairController {
     return "redirect:/jobs/" + id + "/repair";
   }
 
+  @PostMapping("/jobs/{id}/repair/{noteId}/withdraw")
+  String withdraw(@PathVariable UUID id, @PathVariable UUID noteId, Principal principal) {
+    jobs.require(id);
+    repairs.withdraw(id, noteId, principal.getName());
+    return "redirect:/jobs/" + id + "/repair";
+  }
+
   private String page(
       UUID id, RepairForm form, Map<String, String> problems, Figures figures, Model model) {
     List<String> wet =
@@ -112,6 +119,7 @@ class RepairController {
             .map(
                 n ->
                     new Shown(
+                        n.id().toString(),
                         n.joint().isEmpty() ? "" : names.joint(id, n.joint()),
                         n.note(),
                         Figures.moment(n.writtenAt()) + ", " + n.writtenBy()))

@@ -1,13 +1,15 @@
 package gotera.web.repair;
 
 import java.time.Instant;
+import java.util.UUID;
 
 /**
  * A note on a repair.
  *
+ * @param id its identifier
  * @param joint word of the joint that was repaired; empty for none in particular
  * @param note what was done
  * @param writtenAt when
  * @param writtenBy by whom
  */
-public record RepairNote(String joint, String note, Instant writtenAt, String writtenBy) {}
+public record RepairNote(UUID id, String joint, String note, Instant writtenAt, String writtenBy) {}

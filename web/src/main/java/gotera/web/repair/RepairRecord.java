@@ -6,6 +6,7 @@ import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.UUID;
 import org.hibernate.envers.Audited;
+import org.jspecify.annotations.Nullable;
 
 /** What was repaired, in the database. */
 @Entity
@@ -18,6 +19,8 @@ class RepairRecord {
   String note;
   Instant writtenAt;
   String writtenBy;
+  @Nullable Instant withdrawnAt;
+  @Nullable String withdrawnBy;
 
   @SuppressWarnings("NullAway.Init")
   protected RepairRecord() {}

@@ -5,5 +5,5 @@ import java.util.UUID;
 import org.springframework.data.jpa.repository.JpaRepository;
 
 interface RepairRecords extends JpaRepository<RepairRecord, UUID> {
-  List<RepairRecord> findByJobIdOrderByWrittenAt(UUID jobId);
+  List<RepairRecord> findByJobIdAndWithdrawnAtIsNullOrderByWrittenAt(UUID jobId);
 }

@@ -2,6 +2,7 @@ package gotera.web.repair;
 
 import gotera.web.job.JobChanges;
 import gotera.web.shell.Identifiers;
+import gotera.web.shell.NotFound;
 import gotera.web.shell.Write;
 import java.time.Clock;
 import java.util.List;
@@ -27,9 +28,25 @@ public class RepairService {
   /** The notes in the order they were written. */
   @Transactional(readOnly = true)
   public List<RepairNote> notes(UUID jobId) {
-    return repairs.findByJobIdOrderByWrittenAt(jobId).stream()
-        .map(r -> new RepairNote(r.joint, r.note, r.writtenAt, r.writtenBy))
+    return repairs.findByJobIdAndWithdrawnAtIsNullOrderByWrittenAt(jobId).stream()
+        .map(r -> new RepairNote(r.id, r.joint, r.note, r.writtenAt, r.writtenBy))
         .toList();
+  }
+
+  /** Takes a note back; it stays in the history. */
+  @Write
+  public void withdraw(UUID jobId, UUID id, String by) {
+    RepairRecord note =
+        repairs
+            .findById(id)
+            .filter(r -> r.jobId.equals(jobId))
+            .orElseThrow(() -> new NotFound("repair " + id));
+    if (note.withdrawnAt == null) {
+      note.withdrawnAt = clock.instant();
+      note.withdrawnBy = by;
+      repairs.save(note);
+      changes.count(jobId);
+    }
   }
 
   /** Writes a note. */

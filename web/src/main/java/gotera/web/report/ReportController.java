@@ -73,6 +73,7 @@ class ReportController {
     jobs.require(id);
     model.addAttribute("place", new JobPlace(id, Step.HAND_OVER, figures));
     model.addAttribute("links", links.of(id));
+    model.addAttribute("endings", jobs.endings());
     model.addAttribute("report", retests.page(id, figures).isPresent());
     return "report/hand-over";
   }

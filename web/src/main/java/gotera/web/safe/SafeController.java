@@ -1,9 +1,11 @@
 package gotera.web.safe;
 
-import gotera.quantity.Temperature;
-import gotera.quantity.Typed;
+import gotera.range.Range;
+import gotera.safe.Happened.Measured;
+import gotera.safe.Opening;
 import gotera.timing.CoolDown;
 import gotera.timing.Wait.Kind;
+import gotera.web.finding.Finding;
 import gotera.web.finding.FindingService;
 import gotera.web.job.JobPlace;
 import gotera.web.job.JobService;
@@ -16,6 +18,9 @@ import gotera.web.shell.Pages;
 import gotera.web.shell.Words;
 import gotera.web.timer.WaitService;
 import java.security.Principal;
+import java.time.Clock;
+import java.time.Duration;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -33,16 +38,23 @@ import org.springframework.web.bind.annotation.RequestParam;
 /** Make safe: squeeze, measure, wait. */
 @Controller
 class SafeController {
-  private static final List<String> SAID = List.of("soft", "hard", "qualified");
+  private static final List<String> SAID = List.of("soft", "hard", "vented", "ran", "qualified");
 
   private final SafeService safe;
   private final FindingService findings;
   private final WaitService waits;
   private final JobService jobs;
   private final Words words;
+  private final Clock clock;
 
   SafeController(
-      SafeService safe, FindingService findings, WaitService waits, JobService jobs, Words words) {
+      SafeService safe,
+      FindingService findings,
+      WaitService waits,
+      JobService jobs,
+      Words words,
+      Clock clock) {
+    this.clock = clock;
     this.safe = safe;
     this.findings = findings;
     this.waits = waits;
@@ -51,16 +63,17 @@ class SafeController {
   }
 
   /** A reading as typed. */
-  record TemperatureForm(String coolant, String room) {
+  record TemperatureForm(String coolant, String room, String sure) {
     TemperatureForm {
       coolant = Entry.text(coolant, 20);
       room = Entry.text(room, 20);
+      sure = Entry.text(sure, 10);
     }
   }
 
   @GetMapping("/jobs/{id}/make-safe")
   String page(@PathVariable UUID id, Figures figures, Model model) {
-    return page(id, new TemperatureForm("", ""), Map.of(), figures, model);
+    return page(id, new TemperatureForm("", "", ""), Map.of(), figures, model);
   }
 
   @PostMapping("/jobs/{id}/make-safe")
@@ -83,25 +96,39 @@ class SafeController {
       Model model) {
     jobs.require(id);
     FieldProblems problems = new FieldProblems(words);
-    Optional<Temperature> coolant =
-        problems.take("coolant", form.coolant(), Typed.temperature(form.coolant()));
-    Optional<Temperature> room =
-        problems.takeIfTyped("room", form.room(), Typed.temperature(form.room()));
+    OptionalDouble coolant =
+        problems.celsius("coolant", form.coolant(), figures.units(), Range.COOLANT);
+    OptionalDouble room = problems.celsiusIfTyped("room", form.room(), figures.units(), Range.ROOM);
+    if (problems.none() && form.sure().isEmpty()) {
+      askBack(id, coolant.getAsDouble(), problems, figures, model);
+    }
     if (!problems.none()) {
       return Pages.unprocessable(page(id, form, problems.sentences(), figures, model), model);
     }
     findings.write(
         id,
         new FindingService.New(
-            SafeService.CHECK,
-            "",
-            "temperature",
-            OptionalDouble.of(coolant.orElseThrow().celsius()),
-            room.isPresent() ? OptionalDouble.of(room.get().celsius()) : OptionalDouble.empty(),
-            "",
-            Optional.empty()),
+            SafeService.CHECK, "", "temperature", coolant, room, "", Optional.empty()),
         principal.getName());
     return "redirect:/jobs/" + id + "/make-safe";
+  }
+
+  /** Nothing cools or warms so fast: one of the two readings is a slip. */
+  private void askBack(
+      UUID id, double celsius, FieldProblems problems, Figures figures, Model model) {
+    Optional<Measured> before = safe.known(id).opening().measured();
+    if (before.isPresent()) {
+      Duration between = Duration.between(before.get().at(), clock.instant());
+      if (Opening.tooFast(before.get().celsius(), celsius, between)) {
+        problems.add(
+            "coolant",
+            "problem.too-fast",
+            figures.temperature(before.get().celsius(), 0),
+            figures.temperature(celsius, 0),
+            Figures.minutesAndSeconds(between.toSeconds()));
+        model.addAttribute("mayBeSure", true);
+      }
+    }
   }
 
   private String page(
@@ -113,13 +140,15 @@ class SafeController {
     model.addAttribute("problems", problems);
     model.addAttribute("known", known);
     model.addAttribute("mayOpen", known.mayOpen());
-    model.addAttribute("verdict", verdict(known));
+    model.addAttribute("verdict", verdict(known, figures));
+    model.addAttribute("log", log(id, figures));
     model.addAttribute("waiting", waits.open(id, Kind.COOL_DOWN));
     known
         .until()
         .filter(d -> !d.isZero())
         .ifPresent(d -> model.addAttribute("minutes", Math.max(1, (d.toSeconds() + 59) / 60)));
     known
+        .opening()
         .cooling()
         .ifPresent(
             c ->
@@ -128,7 +157,7 @@ class SafeController {
                     words.say(
                         "safe.from",
                         Figures.fixed(c.minutes(), 0),
-                        Figures.fixed(c.ambient(), 0),
+                        figures.temperature(c.ambient(), 0),
                         words.say(
                             c.minutes() == CoolDown.USUAL_MINUTES
                                 ? "safe.usual"
@@ -136,9 +165,32 @@ class SafeController {
     return "safe/make-safe";
   }
 
-  private String verdict(SafeService.Known known) {
+  private String verdict(SafeService.Known known, Figures figures) {
     return words.say(
-        "safe." + known.verdict().name().toLowerCase(Locale.ROOT).replace('_', '-'),
-        Figures.fixed(known.celsius().orElse(0), 0));
+        "safe." + known.opening().verdict().name().toLowerCase(Locale.ROOT).replace('_', '-'),
+        known.celsius().isPresent()
+            ? figures.temperature(known.celsius().getAsDouble(), 0)
+            : words.say("safe.no-temperature-yet"),
+        known.opening().until().map(Figures::timeOfDay).orElse(""),
+        figures.temperature(CoolDown.SAFE_TO_OPEN, 0));
+  }
+
+  /** Something said or read, that can be taken back. */
+  record Logged(String id, String at, String what) {}
+
+  private List<Logged> log(UUID id, Figures figures) {
+    List<Logged> log = new ArrayList<>();
+    for (Finding f : findings.of(id, SafeService.CHECK)) {
+      String what = words.say("safe.saw." + f.saw());
+      log.add(
+          0,
+          new Logged(
+              f.id().toString(),
+              Figures.moment(f.at()),
+              f.amount().isPresent()
+                  ? what + " " + figures.temperature(f.amount().getAsDouble(), 0)
+                  : what));
+    }
+    return log;
   }
 }

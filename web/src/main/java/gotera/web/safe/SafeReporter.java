@@ -3,6 +3,7 @@ package gotera.web.safe;
 import gotera.timing.Wait.Kind;
 import gotera.web.job.Step;
 import gotera.web.job.StepReporter;
+import gotera.web.shell.Figures;
 import gotera.web.shell.Words;
 import gotera.web.timer.WaitService;
 import java.util.List;
@@ -35,12 +36,15 @@ class SafeReporter implements StepReporter {
     }
     SafeService.Known known = safe.known(jobId);
     if (known.mayOpen()) {
-      return new StepStatus(State.DONE, words.say("safe.soft"));
+      return new StepStatus(
+          State.DONE,
+          words.say("safe.soft-until", known.opening().until().map(Figures::timeOfDay).orElse("")));
     }
-    return known.squeezed().isEmpty() && known.celsius().isEmpty()
-        ? known.highVoltage()
-            ? new StepStatus(State.AGAIN, words.say("safe.rail-high-voltage"))
-            : StepStatus.UNTOUCHED
-        : new StepStatus(State.AGAIN, words.say("safe.not-yet"));
+    return switch (known.opening().verdict()) {
+      case UNKNOWN -> StepStatus.UNTOUCHED;
+      case HIGH_VOLTAGE -> new StepStatus(State.AGAIN, words.say("safe.rail-high-voltage"));
+      case PRESSURE -> new StepStatus(State.AGAIN, words.say("safe.rail-pressure"));
+      default -> new StepStatus(State.AGAIN, words.say("safe.not-yet"));
+    };
   }
 }

@@ -1,31 +1,46 @@
 package gotera.web.safe;
 
 import gotera.circuit.Features.Drive;
+import gotera.pressure.trace.TraceEvent;
+import gotera.safe.Happened;
 import gotera.safe.Opening;
-import gotera.timing.CoolDown;
+import gotera.web.circuit.CircuitService;
 import gotera.web.circuit.EngineTypeService;
+import gotera.web.circuit.LeakSite;
 import gotera.web.finding.Finding;
 import gotera.web.finding.FindingService;
+import gotera.web.pressure.PressureService;
+import gotera.web.pressure.PressureTestView;
 import java.time.Clock;
 import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 
-/** What is known of a system's heat and pressure, and whether it may be opened. */
+/** What happened to a system that bears on opening it, gathered from every feature. */
 @Service
 class SafeService {
   static final String CHECK = "safe";
-  private static final double USUAL_ROOM = 20;
 
   private final FindingService findings;
+  private final PressureService tests;
+  private final CircuitService circuits;
   private final EngineTypeService types;
   private final Clock clock;
 
-  SafeService(FindingService findings, EngineTypeService types, Clock clock) {
+  SafeService(
+      FindingService findings,
+      PressureService tests,
+      CircuitService circuits,
+      EngineTypeService types,
+      Clock clock) {
     this.findings = findings;
+    this.tests = tests;
+    this.circuits = circuits;
     this.types = types;
     this.clock = clock;
   }
@@ -33,82 +48,96 @@ class SafeService {
   /**
    * What is known.
    *
-   * @param squeezed soft or hard, once somebody squeezed
+   * @param opening the state now
    * @param celsius the temperature now, as predicted from the last reading (°C)
-   * @param cooling how it cools, from the last readings
-   * @param sinceLast time since the last reading
+   * @param until time from now until it should be cold enough
    * @param highVoltage whether there is a high-voltage loop
    * @param qualified whether a qualified person said so
    */
   record Known(
-      Optional<String> squeezed,
+      Opening opening,
       OptionalDouble celsius,
-      Optional<CoolDown> cooling,
-      Duration sinceLast,
+      Optional<Duration> until,
       boolean highVoltage,
       boolean qualified) {
-    /** What may be done. */
-    Opening.Verdict verdict() {
-      return new Opening(squeezed.map("soft"::equals), celsius, highVoltage, qualified).verdict();
-    }
-
     boolean mayOpen() {
-      return verdict() == Opening.Verdict.MAY_OPEN;
-    }
-
-    /** Time from now until it is safe to open. */
-    Optional<Duration> until() {
-      return cooling
-          .flatMap(c -> c.until(CoolDown.SAFE_TO_OPEN))
-          .map(d -> d.minus(sinceLast))
-          .map(d -> d.isNegative() ? Duration.ZERO : d);
+      return opening.mayOpen();
     }
   }
 
   Known known(UUID jobId) {
-    List<Finding> all = findings.of(jobId, CHECK);
-    Optional<String> squeezed =
-        all.stream()
-            .map(Finding::saw)
-            .filter(s -> s.equals("soft") || s.equals("hard"))
-            .reduce((a, b) -> b);
-    List<Finding> read = all.stream().filter(f -> f.saw().equals("temperature")).toList();
+    Instant now = clock.instant();
+    List<Finding> said = findings.of(jobId, CHECK);
+    List<Happened> happened = new ArrayList<>();
+    said.forEach(f -> happened(f).ifPresent(happened::add));
+    circuits.looks(jobId).stream()
+        .filter(s -> s.state().equals("running") || s.state().equals("warm"))
+        .map(LeakSite::writtenAt)
+        .forEach(at -> happened.add(new Happened.Ran(at)));
+    findings.of(jobId, "dye").stream()
+        .filter(f -> f.saw().equals("ran"))
+        .forEach(f -> happened.add(new Happened.Ran(f.at())));
+    tests.all(jobId).forEach(t -> pressed(t, now, happened));
     boolean highVoltage = types.features(jobId).drive() == Drive.ELECTRIC;
-    boolean qualified = all.stream().anyMatch(f -> f.saw().equals("qualified"));
-    if (read.isEmpty()) {
-      return new Known(
-          squeezed,
-          OptionalDouble.empty(),
-          Optional.empty(),
-          Duration.ZERO,
-          highVoltage,
-          qualified);
-    }
-    CoolDown cooling = cooling(read);
-    Duration since = Duration.between(read.get(read.size() - 1).at(), clock.instant());
+    Opening opening = Opening.of(happened, highVoltage, now);
     return new Known(
-        squeezed,
-        OptionalDouble.of(cooling.after(since.toMillis() / 60_000.0)),
-        Optional.of(cooling),
-        since,
+        opening,
+        celsius(opening, now),
+        until(opening, now),
         highVoltage,
-        qualified);
+        said.stream().anyMatch(f -> f.saw().equals("qualified")));
   }
 
-  /** From the last two readings where they cool, else with the usual time constant. */
-  private static CoolDown cooling(List<Finding> read) {
-    Finding last = read.get(read.size() - 1);
-    double room = last.second().orElse(USUAL_ROOM);
-    double celsius = last.amount().orElse(room);
-    if (read.size() > 1) {
-      Finding before = read.get(read.size() - 2);
-      double minutes = Duration.between(before.at(), last.at()).toMillis() / 60_000.0;
-      Optional<CoolDown> measured =
-          CoolDown.of(room, before.amount().orElse(celsius), celsius, minutes);
-      if (measured.isPresent()) {
-        return measured.get();
-      }
+  private static Optional<Happened> happened(Finding f) {
+    return switch (f.saw()) {
+      case "soft" -> Optional.of(new Happened.Squeezed(f.at(), true));
+      case "hard" -> Optional.of(new Happened.Squeezed(f.at(), false));
+      case "vented" -> Optional.of(new Happened.Vented(f.at()));
+      case "ran" -> Optional.of(new Happened.Ran(f.at()));
+      case "qualified" -> Optional.of(new Happened.Qualified(f.at()));
+      case "temperature" ->
+          f.amount().isPresent()
+              ? Optional.of(new Happened.Measured(f.at(), f.amount().getAsDouble(), f.second()))
+              : Optional.empty();
+      default -> Optional.empty();
+    };
+  }
+
+  /** What a test did to the pressure; once it is over its gauge is not read any more. */
+  private static void pressed(PressureTestView test, Instant now, List<Happened> happened) {
+    int n = test.trace().size();
+    if (n > 0) {
+      Instant at = earlier(at(test, test.trace().seconds(n - 1)), now);
+      happened.add(new Happened.GaugeRead(at, test.trace().gauge(n - 1)));
+      test.finishedAt().ifPresent(f -> happened.add(new Happened.Vented(f.isAfter(at) ? f : at)));
     }
-    return CoolDown.usual(room, celsius);
+    test.trace().events().stream()
+        .filter(e -> e.kind() == TraceEvent.Kind.RELEASED)
+        .forEach(e -> happened.add(new Happened.Vented(earlier(at(test, e.seconds()), now))));
+  }
+
+  private static Instant at(PressureTestView test, double seconds) {
+    return test.startedAt().plusMillis(Math.round(seconds * 1000));
+  }
+
+  private static Instant earlier(Instant a, Instant b) {
+    return a.isBefore(b) ? a : b;
+  }
+
+  private static OptionalDouble celsius(Opening opening, Instant now) {
+    if (opening.measured().isEmpty() || opening.cooling().isEmpty()) {
+      return OptionalDouble.empty();
+    }
+    Duration since = Duration.between(opening.measured().get().at(), now);
+    return OptionalDouble.of(
+        opening.cooling().get().after(Math.max(0, since.toMillis()) / 60_000.0));
+  }
+
+  private static Optional<Duration> until(Opening opening, Instant now) {
+    return opening
+        .cooling()
+        .flatMap(c -> c.until(gotera.timing.CoolDown.SAFE_TO_OPEN))
+        .map(d -> d.minus(Duration.between(opening.measured().orElseThrow().at(), now)))
+        .map(d -> d.isNegative() ? Duration.ZERO : d);
   }
 }

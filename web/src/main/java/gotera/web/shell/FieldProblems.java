@@ -2,13 +2,18 @@ package gotera.web.shell;
 
 import gotera.quantity.GaugePressure;
 import gotera.quantity.PressureUnit;
+import gotera.quantity.Temperature;
 import gotera.quantity.Typed;
 import gotera.quantity.Understanding;
 import gotera.quantity.Understanding.Ambiguous;
 import gotera.quantity.Understanding.NotUnderstood;
 import gotera.quantity.Understanding.Understood;
+import gotera.quantity.Units;
 import gotera.quantity.Volume;
+import gotera.range.Range;
+import java.time.Duration;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -33,8 +38,9 @@ public final class FieldProblems {
     if (understanding instanceof Understood<T> understood) {
       return Optional.of(understood.value());
     }
-    if (understanding instanceof Ambiguous<T>) {
-      add(field, "problem.ambiguous", typed);
+    if (understanding instanceof Ambiguous<T> ambiguous) {
+      List<T> meanings = ambiguous.meanings();
+      add(field, "problem.ambiguous", typed, shown(meanings.get(0)), shown(last(meanings)));
     } else if (understanding instanceof NotUnderstood<T> not) {
       add(
           field,
@@ -45,51 +51,114 @@ public final class FieldProblems {
     return Optional.empty();
   }
 
+  private static <T> T last(List<T> all) {
+    return all.get(all.size() - 1);
+  }
+
+  private static String shown(Object meaning) {
+    if (meaning instanceof GaugePressure p) {
+      return Figures.full(p.kilopascals()) + " kPa";
+    }
+    if (meaning instanceof Volume v) {
+      return Figures.full(v.millilitres()) + " mL";
+    }
+    if (meaning instanceof Duration d) {
+      return d.toMinutes() >= 60 ? d.toMinutes() + " min" : d.toSeconds() + " s";
+    }
+    return meaning instanceof Double d ? Figures.full(d) : String.valueOf(meaning);
+  }
+
   /** Like {@link #take}, but a field left empty is no problem. */
   public <T> Optional<T> takeIfTyped(String field, String typed, Understanding<T> understanding) {
     return typed.isBlank() ? Optional.empty() : take(field, typed, understanding);
   }
 
-  /** A number within a range, in a unit of its own. */
-  public OptionalDouble number(String field, String typed, String unit, double low, double high) {
-    Optional<Double> value = take(field, typed, Typed.number(typed, unit));
-    if (value.isPresent() && (value.get() < low || value.get() > high)) {
-      add(field, "problem.range", typed, Figures.plain(low), Figures.plain(high) + " " + unit);
+  /** A number within its range, in the unit of the range. */
+  public OptionalDouble number(String field, String typed, Range range) {
+    Optional<Double> value = take(field, typed, Typed.number(typed, range.unit()));
+    if (value.isPresent() && !range.holds(value.get())) {
+      outside(field, typed, range, 1, range.unit());
       return OptionalDouble.empty();
     }
-    return value.map(OptionalDouble::of).orElse(OptionalDouble.empty());
+    return optional(value);
   }
 
   /** Like {@link #number}, but a field left empty is no problem. */
-  public OptionalDouble numberIfTyped(
-      String field, String typed, String unit, double low, double high) {
-    return typed.isEmpty() ? OptionalDouble.empty() : number(field, typed, unit, low, high);
+  public OptionalDouble numberIfTyped(String field, String typed, Range range) {
+    return typed.isEmpty() ? OptionalDouble.empty() : number(field, typed, range);
   }
 
   /**
-   * A volume within a range (mL).
+   * A volume within its range (mL).
    *
    * @param assumed millilitres of the unit that a bare number means
    */
-  public OptionalDouble millilitres(
-      String field, String typed, double assumed, double low, double high) {
+  public OptionalDouble millilitres(String field, String typed, double assumed, Range range) {
     Optional<Volume> volume = take(field, typed, Typed.volume(typed, assumed));
-    if (volume.isPresent()
-        && (volume.get().millilitres() < low || volume.get().millilitres() > high)) {
-      add(field, "problem.range", typed, Figures.plain(low), Figures.plain(high) + " mL");
+    if (volume.isPresent() && !range.holds(volume.get().millilitres())) {
+      boolean litres = assumed > 1;
+      outside(field, typed, range, litres ? 1000 : 1, litres ? "L" : "mL");
       return OptionalDouble.empty();
     }
-    return volume.isPresent()
-        ? OptionalDouble.of(volume.get().millilitres())
-        : OptionalDouble.empty();
+    return optional(volume.map(Volume::millilitres));
   }
 
-  /** A gauge pressure (kPa), a bare number in the unit shown. */
-  public OptionalDouble kilopascals(String field, String typed, PressureUnit shown) {
+  /** Like {@link #millilitres}, but a field left empty is no problem. */
+  public OptionalDouble millilitresIfTyped(
+      String field, String typed, double assumed, Range range) {
+    return typed.isEmpty() ? OptionalDouble.empty() : millilitres(field, typed, assumed, range);
+  }
+
+  /** A gauge pressure within its range (kPa), a bare number in the unit shown. */
+  public OptionalDouble kilopascals(String field, String typed, PressureUnit shown, Range range) {
     Optional<GaugePressure> pressure = take(field, typed, Typed.pressure(typed, shown));
-    return pressure.isPresent()
-        ? OptionalDouble.of(pressure.get().kilopascals())
-        : OptionalDouble.empty();
+    if (pressure.isPresent() && !range.holds(pressure.get().kilopascals())) {
+      PressureUnit unit = Typed.pressureUnit(typed, shown);
+      outside(field, typed, range, unit.kilopascals(), unit.symbol());
+      return OptionalDouble.empty();
+    }
+    return optional(pressure.map(GaugePressure::kilopascals));
+  }
+
+  /** Like {@link #kilopascals}, but a field left empty is no problem. */
+  public OptionalDouble kilopascalsIfTyped(
+      String field, String typed, PressureUnit shown, Range range) {
+    return typed.isEmpty() ? OptionalDouble.empty() : kilopascals(field, typed, shown, range);
+  }
+
+  /** A temperature (°C), a bare number in the unit chosen; a field left empty is no problem. */
+  public OptionalDouble celsiusIfTyped(String field, String typed, Units units, Range range) {
+    return typed.isEmpty() ? OptionalDouble.empty() : celsius(field, typed, units, range);
+  }
+
+  /** A temperature within its range (°C), a bare number in the unit chosen. */
+  public OptionalDouble celsius(String field, String typed, Units units, Range range) {
+    Optional<Temperature> read = take(field, typed, Typed.temperature(typed, units.temperature()));
+    if (read.isPresent() && !range.holds(read.get().celsius())) {
+      add(
+          field,
+          "problem.range",
+          typed,
+          Figures.plain(units.temperature().of(range.low())),
+          Figures.plain(units.temperature().of(range.high())),
+          units.temperature().symbol());
+      return OptionalDouble.empty();
+    }
+    return optional(read.map(Temperature::celsius));
+  }
+
+  private void outside(String field, String typed, Range range, double one, String unit) {
+    add(
+        field,
+        "problem.range",
+        typed,
+        Figures.plain(range.low() / one),
+        Figures.plain(range.high() / one),
+        unit);
+  }
+
+  private static OptionalDouble optional(Optional<Double> value) {
+    return value.isPresent() ? OptionalDouble.of(value.get()) : OptionalDouble.empty();
   }
 
   /** Whether nothing is wrong. */

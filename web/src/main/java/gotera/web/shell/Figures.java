@@ -1,17 +1,22 @@
 package gotera.web.shell;
 
 import gotera.quantity.PressureUnit;
+import gotera.quantity.Units;
+import gotera.quantity.VolumeUnit;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
 import java.util.Locale;
 
 /**
- * Writes figures with their units, in the unit of pressure the user chose. ± is 95 %.
+ * Writes figures with their units, in the units the person chose. ± is 95 %.
  *
- * @param unit the unit of pressure
+ * @param units the units
  */
-public record Figures(PressureUnit unit) {
+public record Figures(Units units) {
+  /** Figures where nobody chose. */
+  public static final Figures USUAL = new Figures(Units.USUAL);
+
   private static final double NINETY_FIVE = 1.96;
   private static final DateTimeFormatter MOMENT =
       DateTimeFormatter.ofPattern("d MMM yyyy, HH:mm", Locale.ENGLISH);
@@ -19,20 +24,52 @@ public record Figures(PressureUnit unit) {
       DateTimeFormatter.ofPattern("d MMM yyyy, HH:mm:ss", Locale.ENGLISH);
   private static final DateTimeFormatter CLOCK = DateTimeFormatter.ofPattern("HH:mm");
 
-  /** A pressure with its unit. */
-  public String pressure(double kilopascals) {
-    return pressureFigure(kilopascals) + "\u00a0" + unit.symbol();
+  /** The unit of pressure. */
+  public PressureUnit unit() {
+    return units.pressure();
   }
 
-  /** A pressure without its unit, for a field or beside one. */
+  /** A pressure with its unit. */
+  public String pressure(double kilopascals) {
+    return pressureFigure(kilopascals) + "\u00a0" + unit().symbol();
+  }
+
+  /** A pressure without its unit, for reading beside one. */
   public String pressureFigure(double kilopascals) {
-    return fixed(kilopascals / unit.kilopascals(), unit.decimals());
+    return fixed(kilopascals / unit().kilopascals(), unit().decimals());
+  }
+
+  /** A step of a gauge, which may be finer than readings are shown. */
+  public String step(double kilopascals) {
+    return plain(kilopascals / unit().kilopascals()) + "\u00a0" + unit().symbol();
+  }
+
+  /** A pressure for a field, with its unit and all the figures it has. */
+  public String pressureField(double kilopascals) {
+    return full(kilopascals / unit().kilopascals()) + " " + unit().symbol();
   }
 
   /** A pressure in the chosen unit and, in brackets, in the other usual one. */
   public String pressureTwice(double kilopascals) {
-    PressureUnit other = unit == PressureUnit.PSI ? PressureUnit.KPA : PressureUnit.PSI;
-    return pressure(kilopascals) + " \u00b7 " + new Figures(other).pressure(kilopascals);
+    PressureUnit other = unit() == PressureUnit.PSI ? PressureUnit.KPA : PressureUnit.PSI;
+    return pressure(kilopascals) + " \u00b7 " + with(other).pressure(kilopascals);
+  }
+
+  /** The same with another unit of pressure. */
+  public Figures with(PressureUnit other) {
+    return new Figures(units.with(other));
+  }
+
+  /** A temperature with its unit. */
+  public String temperature(double celsius, int decimals) {
+    return fixed(units.temperature().of(celsius), decimals)
+        + "\u00a0"
+        + units.temperature().symbol();
+  }
+
+  /** A temperature for a field, with its unit and all the figures it has. */
+  public String temperatureField(double celsius) {
+    return full(units.temperature().of(celsius)) + " " + units.temperature().symbol();
   }
 
   /** A leak rate, to the decimals its 95 % half width deserves, without a unit. */
@@ -45,7 +82,7 @@ public record Figures(PressureUnit unit) {
     return fixed(NINETY_FIVE * u, decimals(NINETY_FIVE * u));
   }
 
-  /** A bound, rounded up: a bound may grow in print, never shrink. */
+  /** A bound, rounded up: a bound may grow in print, never shrink; finite. */
   public static String bound(double rate) {
     int decimals = rate < 1 ? 2 : rate < 10 ? 1 : 0;
     if (rate < 0.1) {
@@ -61,11 +98,25 @@ public record Figures(PressureUnit unit) {
     return plain(Math.floor(rate / power) * power);
   }
 
-  /** A volume in mL, or in L from one litre. */
-  public static String volume(double millilitres) {
-    return Math.abs(millilitres) >= 1000
-        ? plain(Math.round(millilitres / 10) / 100.0) + "\u00a0L"
-        : fixed(millilitres, Math.abs(millilitres) < 10 ? 1 : 0) + "\u00a0mL";
+  /** A volume: small ones in mL, those of a system in the unit chosen. */
+  public String volume(double millilitres) {
+    VolumeUnit unit = units.volume();
+    if (Math.abs(millilitres) >= unit.millilitres()) {
+      return plain(Math.round(100 * millilitres / unit.millilitres()) / 100.0)
+          + "\u00a0"
+          + unit.symbol();
+    }
+    return millilitres(millilitres);
+  }
+
+  /** A small volume in mL, whatever it is. */
+  public static String millilitres(double millilitres) {
+    return fixed(millilitres, Math.abs(millilitres) < 10 ? 1 : 0) + "\u00a0mL";
+  }
+
+  /** A volume for a field, with its unit and all the figures it has. */
+  public String volumeField(double millilitres) {
+    return full(millilitres / units.volume().millilitres()) + " " + units.volume().symbol();
   }
 
   /** A length of time as minutes and seconds. */
@@ -98,8 +149,20 @@ public record Figures(PressureUnit unit) {
 
   /** A number without needless zeros. */
   public static String plain(double value) {
+    return digits(value, 4);
+  }
+
+  /** A number for a field: as many figures as were typed, and none that binary fractions add. */
+  public static String full(double value) {
+    return digits(value, 10);
+  }
+
+  private static String digits(double value, int digits) {
+    if (!Double.isFinite(value)) {
+      return "\u221e";
+    }
     return new java.math.BigDecimal(value)
-        .round(new java.math.MathContext(4))
+        .round(new java.math.MathContext(digits))
         .stripTrailingZeros()
         .toPlainString()
         .replace('-', '\u2212');
@@ -107,7 +170,7 @@ public record Figures(PressureUnit unit) {
 
   /** A number rounded to two digits: figures that are only an impression of size. */
   public static String twoDigits(double value) {
-    return plain(rounded(value));
+    return Double.isFinite(value) ? plain(rounded(value)) : plain(value);
   }
 
   /** A number rounded to two digits. */

@@ -1,9 +1,7 @@
 package gotera.web.shell;
 
-import gotera.quantity.PressureUnit;
-import jakarta.servlet.http.Cookie;
+import gotera.quantity.Units;
 import jakarta.servlet.http.HttpServletRequest;
-import java.util.Locale;
 import java.util.Objects;
 import org.jspecify.annotations.Nullable;
 import org.springframework.core.MethodParameter;
@@ -11,10 +9,32 @@ import org.springframework.web.bind.support.WebDataBinderFactory;
 import org.springframework.web.context.request.NativeWebRequest;
 import org.springframework.web.method.support.HandlerMethodArgumentResolver;
 import org.springframework.web.method.support.ModelAndViewContainer;
+import org.springframework.web.servlet.HandlerInterceptor;
 
-/** Gives controllers {@link Figures} in the unit that this browser chose. */
-class FiguresResolver implements HandlerMethodArgumentResolver {
-  static final String COOKIE = "unit";
+/**
+ * Gives controllers {@link Figures} in the units that this person chose. A form that is sent is
+ * read in the units its page was made with: switching them half-way changes nothing that was typed.
+ */
+class FiguresResolver implements HandlerMethodArgumentResolver, HandlerInterceptor {
+  private static final String CHOSEN = FiguresResolver.class.getName();
+
+  private final ChosenUnits units;
+
+  FiguresResolver(ChosenUnits units) {
+    this.units = units;
+  }
+
+  @Override
+  public boolean preHandle(
+      HttpServletRequest request,
+      jakarta.servlet.http.HttpServletResponse response,
+      Object handler) {
+    String login = request.getRemoteUser();
+    if (login != null) {
+      units.of(login).ifPresent(u -> request.setAttribute(CHOSEN, u));
+    }
+    return true;
+  }
 
   @Override
   public boolean supportsParameter(MethodParameter parameter) {
@@ -31,22 +51,11 @@ class FiguresResolver implements HandlerMethodArgumentResolver {
   }
 
   static Figures of(HttpServletRequest request) {
-    if (request.getCookies() != null) {
-      for (Cookie cookie : request.getCookies()) {
-        if (cookie.getName().equals(COOKIE)) {
-          return new Figures(unit(cookie.getValue()));
-        }
-      }
-    }
-    return new Figures(PressureUnit.KPA);
-  }
-
-  static PressureUnit unit(String word) {
-    for (PressureUnit unit : PressureUnit.values()) {
-      if (unit.name().toLowerCase(Locale.ROOT).equals(word)) {
-        return unit;
-      }
-    }
-    return PressureUnit.KPA;
+    String typedIn =
+        request.getMethod().equals("POST") ? request.getParameter(EntryPages.UNITS) : null;
+    return new Figures(
+        typedIn != null
+            ? Units.read(typedIn)
+            : request.getAttribute(CHOSEN) instanceof Units u ? u : Units.USUAL);
   }
 }

@@ -1,6 +1,10 @@
 package gotera.web.shell;
 
 import jakarta.servlet.DispatcherType;
+import jakarta.servlet.ServletException;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
 import java.time.Clock;
 import org.springframework.boot.web.servlet.FilterRegistrationBean;
 import org.springframework.context.ApplicationEventPublisher;
@@ -8,13 +12,16 @@ import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.Ordered;
 import org.springframework.http.HttpMethod;
+import org.springframework.security.access.AccessDeniedException;
 import org.springframework.security.authorization.AuthorizationEventPublisher;
 import org.springframework.security.authorization.SpringAuthorizationEventPublisher;
 import org.springframework.security.config.Customizer;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.security.crypto.factory.PasswordEncoderFactories;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.access.AccessDeniedHandlerImpl;
 import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
 import org.springframework.security.web.context.SecurityContextHolderFilter;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
@@ -85,9 +92,24 @@ class SecurityConfiguration {
                     .permissionsPolicyHeader(
                         p -> p.policy("camera=(self), geolocation=(), microphone=()")))
         .csrf(Customizer.withDefaults())
+        .exceptionHandling(e -> e.accessDeniedHandler(SecurityConfiguration::refused))
         .addFilterBefore(new SessionAge(clock), SecurityContextHolderFilter.class)
         .addFilterBefore(new RateLimits(limits), UsernamePasswordAuthenticationFilter.class)
         .build();
+  }
+
+  /**
+   * Whoever is not signed in any more is led to signing in, and by it back to what was typed; who
+   * is signed in and may not is refused.
+   */
+  private static void refused(
+      HttpServletRequest request, HttpServletResponse response, AccessDeniedException denied)
+      throws IOException, ServletException {
+    if (SecurityContextHolder.getContext().getAuthentication() == null) {
+      response.sendRedirect(request.getContextPath() + "/sign-in");
+    } else {
+      new AccessDeniedHandlerImpl().handle(request, response, denied);
+    }
   }
 
   @Bean

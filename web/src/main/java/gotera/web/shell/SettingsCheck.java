@@ -1,5 +1,6 @@
 package gotera.web.shell;
 
+import gotera.range.Range;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -39,6 +40,16 @@ public final class SettingsCheck
               "gotera.address",
               "empty, or http(s)://HOST:PORT",
               v -> v.isEmpty() || v.matches("https?://[^/\\s]+/?")),
+          new Setting(
+              "gotera.workshop.time-zone",
+              "empty, or a time zone such as Europe/Zurich",
+              v -> v.isEmpty() || java.time.ZoneId.getAvailableZoneIds().contains(v)),
+          new Setting(
+              "gotera.workshop.altitude-metres",
+              "empty, or metres above the sea, -500 to 5000",
+              v ->
+                  v.isEmpty()
+                      || v.matches("-?\\d{1,4}") && Range.ALTITUDE.holds(Double.parseDouble(v))),
           new Setting(
               "gotera.first-account.code",
               "empty, or at least 8 characters",

@@ -20,7 +20,10 @@ class ShellAdvice {
   /**
    * The frame of a page.
    *
-   * @param units units to choose from
+   * @param units units of pressure to choose from
+   * @param unit the unit of pressure chosen
+   * @param volumes the unit of volume chosen, several of it
+   * @param degrees the unit of temperature chosen
    * @param path where we are
    * @param now the server's time, for the clocks (ms)
    * @param account who is signed in
@@ -29,6 +32,9 @@ class ShellAdvice {
    */
   record Frame(
       List<UnitChoice> units,
+      String unit,
+      String volumes,
+      String degrees,
       String path,
       long now,
       String account,
@@ -40,14 +46,20 @@ class ShellAdvice {
 
   @ModelAttribute("frame")
   Frame frame(HttpServletRequest request) {
-    PressureUnit chosen = FiguresResolver.of(request).unit();
+    Figures figures = FiguresResolver.of(request);
     List<UnitChoice> units =
         java.util.Arrays.stream(PressureUnit.values())
-            .map(u -> new UnitChoice(u.name().toLowerCase(Locale.ROOT), u.symbol(), u == chosen))
+            .map(
+                u ->
+                    new UnitChoice(
+                        u.name().toLowerCase(Locale.ROOT), u.symbol(), u == figures.unit()))
             .toList();
     boolean page = request.getMethod().equals("GET");
     return new Frame(
         units,
+        figures.unit().symbol(),
+        figures.units().volume().words(),
+        figures.units().temperature().symbol(),
         page ? request.getRequestURI() : "/",
         clock.millis(),
         request.getRemoteUser() == null ? "" : request.getRemoteUser(),

@@ -1,30 +1,39 @@
 package gotera.web.shell;
 
-import jakarta.servlet.http.HttpServletResponse;
-import java.time.Duration;
-import java.util.Locale;
-import org.springframework.http.HttpHeaders;
-import org.springframework.http.ResponseCookie;
+import gotera.quantity.PressureUnit;
+import gotera.quantity.Units;
+import java.security.Principal;
 import org.springframework.stereotype.Controller;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 
-/** Changes the unit of pressure this browser shows. */
+/** Changes the units a person reads and types in. */
 @Controller
 class UnitController {
+  private final ChosenUnits units;
+
+  UnitController(ChosenUnits units) {
+    this.units = units;
+  }
+
   @PostMapping("/unit")
   String choose(
-      @RequestParam String unit, @RequestParam String back, HttpServletResponse response) {
-    String word = FiguresResolver.unit(unit).name().toLowerCase(Locale.ROOT);
-    response.addHeader(
-        HttpHeaders.SET_COOKIE,
-        ResponseCookie.from(FiguresResolver.COOKIE, word)
-            .path("/")
-            .httpOnly(true)
-            .sameSite("Lax")
-            .maxAge(Duration.ofDays(365))
-            .build()
-            .toString());
+      @RequestParam(defaultValue = "") String unit,
+      @RequestParam(defaultValue = "") String back,
+      Principal principal) {
+    Units now = units.of(principal.getName()).orElse(Units.USUAL);
+    PressureUnit pressure = Units.read(unit).pressure();
+    units.choose(principal.getName(), now.with(pressure));
     return "redirect:" + Entry.ownPath(back);
+  }
+
+  @PostMapping("/account/units")
+  String chooseAll(
+      @RequestParam(defaultValue = "") String pressure,
+      @RequestParam(defaultValue = "") String volume,
+      @RequestParam(defaultValue = "") String temperature,
+      Principal principal) {
+    units.choose(principal.getName(), Units.read(pressure + "-" + volume + "-" + temperature));
+    return "redirect:/account?units";
   }
 }

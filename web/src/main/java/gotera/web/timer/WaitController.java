@@ -1,6 +1,7 @@
 package gotera.web.timer;
 
 import gotera.circuit.Features;
+import gotera.range.Range;
 import gotera.timing.Wait.Kind;
 import gotera.web.job.JobService;
 import gotera.web.shell.Entry;
@@ -26,9 +27,6 @@ import org.springframework.web.bind.annotation.RequestParam;
 /** Waits: all of them on one page, begun and ended from anywhere. */
 @Controller
 class WaitController {
-  /** Longest wait (min): a month. */
-  private static final double LONGEST = 31 * 24 * 60.0;
-
   private final WaitService waits;
   private final JobService jobs;
   private final Words words;
@@ -69,7 +67,7 @@ class WaitController {
       @PathVariable UUID id, @ModelAttribute WaitForm form, Principal principal, Model model) {
     jobs.require(id);
     FieldProblems problems = new FieldProblems(words);
-    OptionalDouble lasts = problems.number("minutes", form.minutes(), "min", 0, LONGEST);
+    OptionalDouble lasts = problems.number("minutes", form.minutes(), Range.WAIT);
     Optional<Kind> kind = Features.read(Kind.class, form.kind());
     if (lasts.isEmpty() || kind.isEmpty()) {
       return Pages.unprocessable(page(id, form, problems.sentences(), model), model);

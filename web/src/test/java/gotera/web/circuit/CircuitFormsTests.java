@@ -39,7 +39,7 @@ class CircuitFormsTests {
     for (CircuitEdit edit : edits) {
       CircuitEditRecord record =
           new CircuitEditRecord(UUID.randomUUID(), edit, Instant.EPOCH, "bench");
-      assertThat(record.edit()).isEqualTo(edit);
+      assertThat(record.edit()).contains(edit);
     }
   }
 

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import gotera.testkit.Close;
 import gotera.web.shell.FieldProblems;
+import gotera.web.shell.Figures;
 import gotera.web.shell.TestWords;
 import java.util.List;
 import java.util.Optional;
@@ -54,6 +55,6 @@ class IntakeFormTests {
             liquid,
             strength,
             0)
-        .read(problems);
+        .read(problems, Figures.USUAL);
   }
 }

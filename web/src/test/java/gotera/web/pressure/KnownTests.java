@@ -77,9 +77,9 @@ class KnownTests {
   private OptionalDouble recovers(double gauge) {
     UUID test = tests.begin(job, Phase.SEARCH, description(List.of()), "digital", "someone");
     read(test, 1, gauge);
-    tests.addEvent(test, TraceEvent.at(2, TraceEvent.Kind.VALVE_SHUT), "someone");
+    tests.add(test, Optional.empty(), Optional.of(TraceEvent.Kind.VALVE_SHUT), "someone");
     OptionalDouble minutes = tests.require(test).hold().releasedBeforeMin();
-    tests.undo(test, "someone");
+    tests.undo(test, false, "someone");
     return minutes;
   }
 
@@ -94,7 +94,16 @@ class KnownTests {
   }
 
   private void read(UUID test, double seconds, double gauge) {
-    tests.addReading(test, UUID.randomUUID(), seconds, gauge, OptionalDouble.empty(), "someone");
+    tests.add(
+        test,
+        Optional.of(
+            new PressureService.Typed(
+                UUID.randomUUID(),
+                new TraceStore.Reading(seconds, gauge, OptionalDouble.empty()),
+                true,
+                false)),
+        Optional.empty(),
+        "someone");
   }
 
   private static HoldDescription description(List<DrawMember> draws) {

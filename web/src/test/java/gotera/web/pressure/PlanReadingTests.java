@@ -2,9 +2,9 @@ package gotera.web.pressure;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import gotera.quantity.PressureUnit;
 import gotera.testkit.Close;
 import gotera.web.shell.FieldProblems;
+import gotera.web.shell.Figures;
 import gotera.web.shell.TestWords;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
@@ -61,6 +61,7 @@ class PlanReadingTests {
             "110", "0.1 kPa", "30", air, "0.3", known, warmth, "0.1", "", "0", "8 L", "50", purpose,
             "140", "3", "8"),
         problems,
-        PressureUnit.KPA);
+        Figures.USUAL,
+        0);
   }
 }

@@ -12,11 +12,13 @@ import gotera.web.ApplicationParts;
 import gotera.web.job.JobService;
 import gotera.web.pressure.PressureService.Added;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -38,7 +40,7 @@ class PressureServiceTests {
     HoldDescription hold =
         ((Accepted<HoldDescription>)
                 HoldJson.read(
-                    "{\"rated_kpa\":110,\"liquid_ml\":6000,\"compliance\":{\"trapped_air_ml\":150},"
+                    "{\"rated_kpa\":110,\"liquid_ml\":6000,\"soak\":\"overnight\",\"compliance\":{\"trapped_air_ml\":150},"
                         + "\"gauge\":{\"resolution_kpa\":0.1,\"repeatability_kpa\":0.05}}"))
             .value();
     test = tests.begin(job, Phase.SEARCH, hold, "digital", "someone");
@@ -53,47 +55,109 @@ class PressureServiceTests {
   }
 
   @Test
-  void timesOnlyGoForward() {
+  void whatIsTypedWithItsTimeGoesWhereItBelongs() {
     read(10, 110);
-    assertThat(read(10, 109)).isEqualTo(Added.NOT_LATER);
-    assertThat(read(9, 109)).isEqualTo(Added.NOT_LATER);
+    read(30, 108);
+    assertThat(read(20, 109)).isEqualTo(Added.YES);
+    assertThat(gauges()).containsExactly(110, 109, 108);
+    assertThat(read(20, 107)).as("two at one moment").isEqualTo(Added.SAME_TIME);
+    assertThat(read(1e7, 107)).as("months away").isEqualTo(Added.TOO_FAR);
+    assertThat(stored()).isEqualTo(3);
+  }
+
+  @Test
+  void aClockThatGoesBackLosesNothing() {
+    read(100, 110);
+    assertThat(add(UUID.randomUUID(), 40, 109, false)).isEqualTo(Added.CLOCK_BACK);
+    assertThat(tests.require(test).trace().seconds(1)).isEqualTo(101);
+    assertThat(gauges()).containsExactly(110, 109);
+  }
+
+  @Test
+  void theSameEntryTwiceIsOneReading() {
+    UUID entry = UUID.randomUUID();
+    assertThat(add(entry, 10, 110, true)).isEqualTo(Added.YES);
+    assertThat(add(entry, 12, 110, true)).isEqualTo(Added.YES);
     assertThat(stored()).isEqualTo(1);
+  }
+
+  @Test
+  void anyReadingCanBeCorrectedOrWithdrawn() {
+    read(10, 110);
+    read(20, 901);
+    read(30, 109);
+    TraceStore.Kept wrong = tests.contents(test).readings().get(1);
+    tests.correctReading(
+        test,
+        wrong.block(),
+        wrong.index(),
+        new TraceStore.Reading(20, 109.5, OptionalDouble.empty()),
+        "someone");
+    assertThat(gauges()).containsExactly(110, 109.5, 109);
+    assertThat(tests.withdrawReading(test, wrong.block(), wrong.index(), "someone"))
+        .as("somebody else was faster")
+        .isEqualTo(Added.GONE);
+    TraceStore.Kept first = tests.contents(test).readings().get(0);
+    tests.withdrawReading(test, first.block(), first.index(), "someone");
+    assertThat(gauges()).containsExactly(109.5, 109);
+    assertThat(stored()).as("all of it stays stored").isEqualTo(4);
+  }
+
+  @Test
+  void whatCameWithAFileGoesAltogether() {
+    Trace.Builder file = Trace.builder();
+    for (int i = 0; i < 20; i++) {
+      file.reading(i, 110, Double.NaN);
+    }
+    file.event(TraceEvent.at(1, TraceEvent.Kind.VALVE_SHUT));
+    tests.addTrace(test, file.build(), "someone");
+    assertThat(tests.lastIsOfAFile(test)).isTrue();
+    tests.undo(test, true, "someone");
+    assertThat(tests.require(test).trace().size()).isZero();
+    assertThat(tests.require(test).trace().events()).isEmpty();
+  }
+
+  @Test
+  void aFinishedTestCanBeOpenedAndSealedAgain() {
+    read(10, 110);
+    read(310, 106);
+    read(610, 102);
+    tests.finish(test);
+    tests.reopen(test, "someone");
+    assertThat(tests.require(test).finishedAt().isPresent()).isFalse();
+    assertThat(read(910, 98)).isEqualTo(Added.YES);
+    tests.finish(test);
+    assertThat(tests.sealHolds(test)).isTrue();
+    assertThat(
+            database.queryForObject(
+                "select count(*) from verdict where pressure_test_id = ?",
+                Integer.class,
+                test.toString()))
+        .as("both verdicts stay in the history")
+        .isEqualTo(2);
+  }
+
+  @Test
+  void aTestThatCannotBeReadStopsNoOther() {
+    UUID job = tests.require(test).jobId();
+    read(10, 110);
+    UUID other = tests.begin(job, Phase.SEARCH, tests.require(test).hold(), "digital", "someone");
+    database.update("update pressure_test set hold = '{}' where id = ?", test.toString());
+    sealed.clear();
+    assertThat(tests.all(job)).extracting(PressureTestView::id).containsExactly(other);
+    assertThat(tests.broken(job)).extracting(PressureService.Broken::id).containsExactly(test);
+    tests.discard(test, "someone");
+    assertThat(tests.broken(job)).isEmpty();
   }
 
   @Test
   void aReadingTakenBackStaysStoredButDoesNotCount() {
     read(10, 110);
     read(20, 999);
-    tests.undo(test, "someone");
+    tests.undo(test, false, "someone");
     assertThat(tests.require(test).trace().size()).isEqualTo(1);
     assertThat(stored()).isEqualTo(2);
     assertThat(read(20, 109)).isEqualTo(Added.YES);
-  }
-
-  /** A verdict stays readable as it was given, whatever members were added to it since. */
-  @Test
-  void aVerdictStoredByAnEarlierVersionIsStillRead() {
-    for (int i = 0; i <= 20; i++) {
-      read(10 + 30 * i, 110 - 0.2 * i);
-    }
-    tests.finish(test);
-    double rate = tests.require(test).result().rate().orElseThrow().rate();
-    String id = test.toString();
-    String answer =
-        database.queryForObject(
-            "select answer from verdict where pressure_test_id = ?", String.class, id);
-    String earlier =
-        answer
-            .replaceFirst("\"laws\":\\[[^]]*],", "")
-            .replaceFirst("\"pumpedUpAgain\":(true|false),", "")
-            .replaceFirst("\"disturbances\":\\[[^]]*],", "");
-    assertThat(earlier).hasSizeLessThan(answer.length() - 60);
-    database.update("update verdict set answer = ? where pressure_test_id = ?", earlier, id);
-    sealed.clear();
-    PressureTestView read = tests.require(test);
-    assertThat(read.result().rate().orElseThrow().rate()).isEqualTo(rate);
-    assertThat(read.result().disturbances()).isEmpty();
-    assertThat(read.result().rate().orElseThrow().pumpedUpAgain()).isFalse();
   }
 
   @Test
@@ -102,7 +166,7 @@ class PressureServiceTests {
     read(600, 90);
     tests.finish(test);
     assertThat(read(700, 80)).isEqualTo(Added.FINISHED);
-    assertThat(tests.undo(test, "someone")).isEqualTo(Added.FINISHED);
+    assertThat(tests.undo(test, false, "someone")).isEqualTo(Added.FINISHED);
     assertThat(tests.sealHolds(test)).isTrue();
     // someone tampers with the readings, and the seal tells; then they are put back for other tests
     String tamper = "update trace_block set payload = reverse(payload) where pressure_test_id = ?";
@@ -171,8 +235,25 @@ class PressureServiceTests {
   }
 
   private Added read(double seconds, double kilopascals) {
-    return tests.addReading(
-        test, UUID.randomUUID(), seconds, kilopascals, OptionalDouble.empty(), "someone");
+    return add(UUID.randomUUID(), seconds, kilopascals, true);
+  }
+
+  private Added add(UUID entry, double seconds, double kilopascals, boolean timeTyped) {
+    return tests.add(
+        test,
+        Optional.of(
+            new PressureService.Typed(
+                entry,
+                new TraceStore.Reading(seconds, kilopascals, OptionalDouble.empty()),
+                timeTyped,
+                false)),
+        Optional.empty(),
+        "someone");
+  }
+
+  private double[] gauges() {
+    Trace trace = tests.require(test).trace();
+    return IntStream.range(0, trace.size()).mapToDouble(trace::gauge).toArray();
   }
 
   private int stored() {

@@ -7,12 +7,12 @@ import gotera.formats.HoldDescription;
 import gotera.formats.HoldJson;
 import gotera.formats.ReadOutcome;
 import gotera.quantity.GaugePressure;
-import gotera.quantity.PressureUnit;
 import gotera.testkit.Close;
 import gotera.web.cap.CapFacts;
 import gotera.web.equipment.EquipmentKind;
 import gotera.web.equipment.EquipmentView;
 import gotera.web.shell.FieldProblems;
+import gotera.web.shell.Figures;
 import gotera.web.shell.TestWords;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -58,7 +58,7 @@ class SetupFormTests {
 
   @Test
   void allThatIsWrongIsSaidAtItsField() {
-    read(form("letters", "9", "hours", "x", "120", "", "130", "9000"));
+    read(form("letters", "99", "hours", "x", "120", "", "130", "9000"));
     assertThat(problems.sentences())
         .containsOnlyKeys("gaugeStep", "thermometerStep", "soakHours", "ruleMinutes", "altitude");
   }
@@ -127,7 +127,7 @@ class SetupFormTests {
         problems,
         new SetupReading.Known(CAP, Optional.empty(), List.of()),
         tools,
-        PressureUnit.KPA);
+        Figures.USUAL);
   }
 
   private static SetupForm form(
@@ -173,6 +173,8 @@ class SetupFormTests {
         rule,
         minutes,
         drop,
-        altitude);
+        altitude,
+        "",
+        "");
   }
 }

@@ -171,6 +171,18 @@ class MessagesTests {
       }
     }
     assertThat(seen).as("keys seen in the code").isGreaterThan(30);
+    Pattern inTemplates = Pattern.compile("#\\{([a-z0-9-]+(?:\\.[A-Za-z0-9-]+)+)[(}]");
+    seen = 0;
+    try (Stream<Path> files = Files.walk(Path.of("src/main/resources/templates"))) {
+      for (Path file : files.filter(f -> f.toString().endsWith(".html")).toList()) {
+        Matcher m = inTemplates.matcher(Files.readString(file));
+        while (m.find()) {
+          has(m.group(1));
+          seen++;
+        }
+      }
+    }
+    assertThat(seen).as("keys seen in the templates").isPositive();
   }
 
   @Test
@@ -180,9 +192,7 @@ class MessagesTests {
 
   private void has(String key) {
     assertThat(messages.getProperty(key)).as(key).isNotBlank();
-    assertThat(TestWords.words().say(key, "0", "1", "2", "3", "4", "5", "6"))
-        .as(key)
-        .doesNotContain("{");
+    assertThat(TestWords.words().say(key, 0, 1, 2, 3, 4, 5, 6)).as(key).doesNotContain("{");
   }
 
   private static Properties load() {

@@ -38,8 +38,10 @@ class SettingsCheckTests {
                     "server.address", "192.0.2.1",
                     "gotera.first-account.code", "short",
                     "gotera.limits.entries-per-minute", "none",
+                    "gotera.workshop.time-zone", "Nowhere/Valley",
+                    "gotera.workshop.altitude-metres", "9000",
                     "gotera.databse.user", "typo")))
-        .hasSize(6)
+        .hasSize(8)
         .anyMatch(f -> f.contains("jdbc:other://nowhere") && f.contains("jdbc:mariadb://HOST"))
         .anyMatch(f -> f.contains("server.port is \"99999\""))
         .anyMatch(f -> f.contains("192.0.2.1"))

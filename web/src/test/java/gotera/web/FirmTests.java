@@ -1,0 +1,241 @@
+package gotera.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.nio.charset.StandardCharsets;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.UUID;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import org.springframework.jdbc.core.JdbcTemplate;
+
+/** What once broke a page, was stored twice, or counted though it should not. Without a browser. */
+@ExtendWith(Application.class)
+class FirmTests {
+  private Http http;
+  private Http.Begun begun;
+  private JdbcTemplate database;
+
+  @BeforeEach
+  void begin(Application.Running application) {
+    http = Http.signedIn(application.address(), "bench", Application.PASSWORD);
+    begun = http.begin();
+    database = application.bean(JdbcTemplate.class);
+  }
+
+  @Test
+  void anotherCapLowersTheLimitOfARunningTestAtOnce() {
+    reading("115");
+    assertThat(bench()).doesNotContain("over-limit");
+    String version = http.get(begun.job() + "/cap").find("name=\"version\"[^>]*value=\"(\\d+)\"");
+    Http.Answer kept =
+        http.post(
+            begun.job() + "/cap",
+            Map.of("stamp", "0.9 bar", "unit", "bar", "seals", "good", "version", version));
+    assertThat(kept.status()).as(kept.text()).isEqualTo(302);
+    assertThat(bench()).contains("over-limit").contains("Never above 90.0 kPa");
+  }
+
+  @Test
+  void sealedIsSealed() {
+    reading("110");
+    finish();
+    String sealed = database.queryForObject(SEAL, String.class, begun.test());
+    for (Map<String, String> entry :
+        Map.of(
+                "readings", Map.of("gauge", "100"),
+                "events", Map.of("kind", "valve-shut"),
+                "undo", Map.of("what", "reading"),
+                "strokes", Map.of("stroke", "15", "count", "3", "strokeGauge", "40"),
+                "caught", Map.of("place", "cylinder 3", "caughtVolume", "4", "gathered", "5"),
+                "draws", Map.of("volume", "20", "before", "110", "after", "98"))
+            .entrySet()
+            .stream()
+            .map(e -> with(e.getValue(), "_where", e.getKey()))
+            .toList()) {
+      Http.Answer answer = post(entry.get("_where"), entry);
+      assertThat(answer.status()).as(entry.toString()).isIn(409, 422);
+      assertThat(answer.text()).as(entry.toString()).contains("sealed");
+    }
+    assertThat(database.queryForObject(SEAL, String.class, begun.test())).isEqualTo(sealed);
+    assertThat(bench()).doesNotContain("does not fit its seal").contains("110.0");
+  }
+
+  private static final String SEAL = "select seal from pressure_test where id = ?";
+
+  @Test
+  void whatIsSentTwiceIsStoredOnceAndAnEntryBelongsToItsTest() {
+    String entry = UUID.randomUUID().toString();
+    assertThat(post("readings", Map.of("gauge", "110", "entryId", entry)).status()).isEqualTo(302);
+    Http.Answer again = post("readings", Map.of("gauge", "110", "entryId", entry));
+    assertThat(again.status()).isEqualTo(302);
+    assertThat(again.location()).contains(begun.test());
+    assertThat(blocks(begun)).isEqualTo(1);
+    Http.Begun other = http.begin();
+    Http.Answer elsewhere =
+        http.post("/tests/" + other.test() + "/readings", Map.of("gauge", "90", "entryId", entry));
+    assertThat(elsewhere.status()).isIn(409, 422);
+    assertThat(blocks(other)).isZero();
+  }
+
+  @Test
+  void aTestThatCannotBeReadIsANoticeInItsPlace() {
+    reading("110");
+    database.update("update pressure_test set hold = '{}' where id = ?", begun.test());
+    assertThat(http.get("/").status()).isEqualTo(200);
+    for (String page : new String[] {"find", "cap", "hand-over", "history", "look-over"}) {
+      assertThat(http.get(begun.job() + "/" + page).status()).as(page).isEqualTo(200);
+    }
+    assertThat(bench()).contains("cannot be read");
+    assertThat(post("undo", Map.of()).status()).isEqualTo(302);
+    assertThat(blocks(begun)).as("it stays stored").isEqualTo(1);
+    assertThat(post("discard", Map.of()).status()).isEqualTo(302);
+    assertThat(bench()).doesNotContain("cannot be read");
+  }
+
+  @ParameterizedTest
+  @CsvSource(
+      delimiter = '|',
+      value = {
+        "readings|gauge=110;at=600|at",
+        "readings|gauge=110;at=90:00:00:00|at",
+        "readings|gauge=1e300|gauge",
+        "readings|gauge=-999|gauge",
+        "draws|volume=1_200;before=110;after=95|volume",
+        "strokes|stroke=15;count=4;strokeGauge=5000|strokeGauge",
+        "caught|place=cylinder 3;caughtVolume=lots;gathered=5|caughtVolume",
+      })
+  void whatCannotBeOrCanBeReadTwoWaysIsAskedBackAtItsPlace(
+      String form, String typed, String field) {
+    reading("111");
+    Map<String, String> fields = new LinkedHashMap<>();
+    for (String pair : typed.replace('_', ',').split(";")) {
+      fields.put(pair.split("=")[0], pair.split("=")[1]);
+    }
+    Http.Answer answer = post(form, fields);
+    assertThat(answer.status()).isEqualTo(422);
+    assertThat(answer.text()).contains("id=\"" + field + "-problem\"");
+    assertThat(answer.text()).as("what was typed is kept").contains(fields.get(field));
+  }
+
+  @Test
+  void aStepOfAGaugeComesBackAsItWasTyped() {
+    Map<String, String> setup = setup();
+    setup.put("gaugeStep", "0.04 kPa");
+    assertThat(post("set-up", setup).status()).isEqualTo(302);
+    assertThat(http.get("/tests/" + begun.test() + "/set-up").text())
+        .contains("value=\"0.04 kPa\"");
+  }
+
+  @Test
+  void aStampThatMakesNoCapIsAskedBackWhereATestBegins() {
+    String bench = http.post("/test-now", Map.of()).location().replaceAll("^https?://[^/]+", "");
+    Map<String, String> setup = setup();
+    setup.put("stamp", "1.2");
+    setup.put("typedIn", "psi-litre-celsius");
+    Http.Answer answer = http.post(bench, setup);
+    assertThat(answer.status()).isEqualTo(422);
+    assertThat(answer.text()).contains("id=\"stamp-problem\"").contains("name=\"meant\"");
+  }
+
+  @Test
+  void aFileWithADecimalCommaIsRefusedWithItsLine() {
+    byte[] csv = "elapsed_s,gauge_kpa\n0,110\n60,109,5\n".getBytes(StandardCharsets.UTF_8);
+    Http.Answer answer = http.postFile("/tests/" + begun.test() + "/trace", Map.of(), "file", csv);
+    assertThat(answer.status()).isEqualTo(422);
+    assertThat(answer.text()).contains("line 3");
+    assertThat(blocks(begun)).isZero();
+  }
+
+  @Test
+  void equalDrawsAndABarRuleHaveAnAnswer() {
+    reading("135 kPa");
+    for (int i = 0; i < 2; i++) {
+      post(
+          "draws", Map.of("drawKind", "measuring", "volume", "20", "before", "100", "after", "90"));
+    }
+    post("strokes", Map.of("stroke", "15", "count", "3", "strokeGauge", "0.5 bar"));
+    assertThat(bench()).contains("Pressure test");
+    finish();
+    assertThat(http.get("/").status()).isEqualTo(200);
+    assertThat(bench()).doesNotContain("cannot be read");
+  }
+
+  @Test
+  void highVoltageIsSaidWhereTheLoopsAreTouched() {
+    Http.Answer built =
+        http.post(
+            begun.job() + "/circuit",
+            Map.of(
+                "vehicle",
+                "Lume 30",
+                "typeName",
+                "Lume 30 drive " + begun.test(),
+                "drive",
+                "electric",
+                "fill",
+                "tank",
+                "engine",
+                "inline",
+                "lie",
+                "along",
+                "version",
+                "0"));
+    assertThat(built.status()).as(built.text()).isEqualTo(302);
+    for (String page :
+        new String[] {"make-safe", "look-over", "find", "fill-up", "cap", "repair"}) {
+      assertThat(http.get(begun.job() + "/" + page).text()).as(page).contains("High voltage");
+    }
+    assertThat(http.get(begun.job() + "/make-safe").text()).doesNotContain("Thermostat housing");
+    assertThat(http.get(begun.job() + "/pressure-test?again=true").text())
+        .contains("name=\"loop\"");
+  }
+
+  private static Map<String, String> with(Map<String, String> fields, String key, String value) {
+    Map<String, String> all = new LinkedHashMap<>(fields);
+    all.put(key, value);
+    return all;
+  }
+
+  private static Map<String, String> setup() {
+    return new LinkedHashMap<>(
+        Map.of(
+            "gaugeStep", "0.1 kPa",
+            "readingMode", "digital",
+            "liquid", "8 L",
+            "strength", "50",
+            "airGap", "20",
+            "gapArea", "12",
+            "testerVolume", "60 mL"));
+  }
+
+  private void reading(String gauge) {
+    Http.Answer answer = post("readings", Map.of("gauge", gauge, "confirmed", "true"));
+    assertThat(answer.status()).as(answer.text()).isEqualTo(302);
+  }
+
+  private void finish() {
+    assertThat(post("finish", Map.of("sure", "true")).status()).isEqualTo(302);
+  }
+
+  private Http.Answer post(String what, Map<String, String> fields) {
+    return http.post("/tests/" + begun.test() + "/" + what, fields);
+  }
+
+  private String bench() {
+    return http.get(begun.job() + "/pressure-test").text().replace('\u00a0', ' ');
+  }
+
+  private int blocks(Http.Begun of) {
+    Integer count =
+        database.queryForObject(
+            "select count(*) from trace_block where pressure_test_id = ?",
+            Integer.class,
+            of.test());
+    return count == null ? 0 : count;
+  }
+}
