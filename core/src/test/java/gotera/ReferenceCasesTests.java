@@ -8,6 +8,7 @@ import gotera.coolant.BoilingPoint;
 import gotera.coolant.CoolantMixture;
 import gotera.coolant.Expansion;
 import gotera.coolant.SaturationPressure;
+import gotera.coolant.Viscosity;
 import gotera.pressure.TestPlan;
 import gotera.pressure.compliance.AirAndHoses;
 import gotera.pressure.compliance.Draw;
@@ -43,7 +44,9 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
 
 /**
- * Runs the reference cases of {@code reference/cases.csv}: published tables and worked examples.
+ * Runs the reference cases of {@code reference/cases.csv}, published tables and facts of the trade,
+ * and of {@code outside.csv}, which {@code core/src/test/reference/outside.py} makes with libraries
+ * from outside.
  */
 class ReferenceCasesTests {
   private static final AbsolutePressure ATMOSPHERE = AbsolutePressure.STANDARD_ATMOSPHERE;
@@ -137,6 +140,8 @@ class ReferenceCasesTests {
                   Expansion.ofCoolant(
                       new CoolantMixture(in.get("strength")),
                       Temperature.ofCelsius(in.get("celsius")))),
+          Map.entry("viscosity-cold", in -> Viscosity.cold(new CoolantMixture(in.get("strength")))),
+          Map.entry("viscosity-hot", in -> Viscosity.hot(new CoolantMixture(in.get("strength")))),
           Map.entry(
               "boiling-point",
               in ->
@@ -226,11 +231,15 @@ class ReferenceCasesTests {
   }
 
   static Stream<Case> cases() throws IOException {
+    return Stream.concat(cases("cases.csv"), cases("outside.csv"));
+  }
+
+  private static Stream<Case> cases(String file) throws IOException {
     try (BufferedReader reader =
         new BufferedReader(
             new InputStreamReader(
                 Objects.requireNonNull(
-                    ReferenceCasesTests.class.getResourceAsStream("/reference/cases.csv")),
+                    ReferenceCasesTests.class.getResourceAsStream("/reference/" + file)),
                 StandardCharsets.UTF_8))) {
       return reader
           .lines()
