@@ -39,7 +39,7 @@ class AnalyseTests {
     assertThat(Math.abs(rate - 0.61)).isLessThan(1.96 * u);
     assertThat(u).isLessThan(0.1);
     assertThat(result.get("budget")).isNotEmpty();
-    assertThat(result.get("estimator").stringValue()).isEqualTo("laws-3");
+    assertThat(result.get("estimator").stringValue()).isEqualTo("laws-4");
     assertThat(result.get("assumed").toString()).contains("atmosphere_kpa");
   }
 
@@ -58,7 +58,7 @@ class AnalyseTests {
     assertThat(run("analyse", trace.toString())).isZero();
     JsonNode rule = onlyLine().get("maker_rule");
     assertThat(rule.get("met").stringValue()).isEqualTo("yes");
-    // worked out apart from the code
+    // as core/src/test/reference/outside.py integrates it
     assertThat(rule.get("lets_through_ml_per_min").doubleValue()).isBetween(7.7155, 7.7165);
   }
 

@@ -16,7 +16,7 @@ import org.junit.jupiter.api.Test;
 
 class PosteriorTests {
 
-  /** Worked out apart from the code. */
+  /** Worked out by hand, set by set. */
   @Nested
   class TheWorkedExample {
     private final List<Hypothesis> places =

@@ -17,7 +17,7 @@ class AsCoolantTests {
 
   @Test
   void aFinePathPassesSomeOneHundredAndSixtyTimesAsMuchAir() {
-    // worked out apart from the code: 3.9 mPa·s, Poiseuille with P² − p_atm²
+    // by hand: 3.9 mPa·s, Poiseuille with P² − p_atm²
     Close.to("1/seep", 1 / AsCoolant.ofGas(1, RATED, SEA, HALF).seep(), 159, 1);
   }
 

@@ -28,6 +28,9 @@ public class VerdictWords {
           Code.BELOW_VACUUM,
           Code.START_NOT_READ);
 
+  private static final Set<Code> BOUNDS =
+      Set.of(Code.UPPER_LIMIT_TOO_HIGH, Code.DETECTION_LIMIT_TOO_HIGH);
+
   private static final Set<Code> TEMPERATURES =
       Set.of(Code.TOO_WARM, Code.TEMPERATURE_OUTSIDE_TABLE);
 
@@ -127,6 +130,10 @@ public class VerdictWords {
     for (double number : reason.numbers()) {
       if (reason.code() == Code.TOO_FEW_READINGS) {
         blanks.add(number); // a count, which its words choose by
+        continue;
+      }
+      if (BOUNDS.contains(reason.code()) && blanks.isEmpty() && Double.isFinite(number)) {
+        blanks.add(Figures.bound(number)); // as everywhere else: a bound is rounded up
         continue;
       }
       blanks.add(
