@@ -69,7 +69,7 @@ public final class Application implements ParameterResolver {
     Path database = Path.of("target", "test-database").toAbsolutePath();
     Script.run("database", "stop", database.toString());
     Script.delete(database);
-    String port = Script.run("database", "start", database.toString(), "34160");
+    String port = Script.run("database", "start", database.toString(), "24160");
     ConfigurableApplicationContext context =
         new SpringApplicationBuilder(GoteraApplication.class)
             .web(WebApplicationType.SERVLET)

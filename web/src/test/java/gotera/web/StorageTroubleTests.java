@@ -21,7 +21,7 @@ import org.junit.jupiter.api.Test;
  */
 class StorageTroubleTests {
   private static final Path FOLDER = Path.of("target", "trouble-database").toAbsolutePath();
-  private static final String PORT = "35160";
+  private static final String PORT = "25160";
 
   /** All tables in one file, whose growth a test can stop; the log too small to meet that limit. */
   private static final String[] SMALL_DISK = {

@@ -48,7 +48,7 @@ class StoredDataTests {
   static void start() {
     Script.run("database", "stop", FOLDER.toString());
     Script.delete(FOLDER);
-    Script.run("database", "start", FOLDER.toString(), "36160");
+    Script.run("database", "start", FOLDER.toString(), "26160");
     Path stored = Path.of("src/test/resources/gotera/web/stored/demo-1.sql.gz").toAbsolutePath();
     Script.Ended restored = Script.end(Server.database(FOLDER), "restore", stored.toString());
     assertThat(restored.status()).as(restored.said()).isZero();

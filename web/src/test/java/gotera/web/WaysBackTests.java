@@ -174,6 +174,7 @@ class WaysBackTests {
       wrong.locator("summary").click();
       wrong.locator("input[name=gauge]").fill("109.1");
       bench.settled(() -> wrong.locator("button", hasExactly("Put right")).click());
+      bench.unfold("Readings and events");
       bench.shows("#entries", "109.1");
       assertThat(bench.page.locator("#entries")).not().containsText("90.1");
       bench.unfold("Readings and events");
@@ -209,10 +210,10 @@ class WaysBackTests {
       bench.page.locator("#caughtVolume").fill("4");
       bench.page.locator("#gathered").fill("5");
       bench.click("Keep the catch");
-      bench.shows("#caught", "cylinder 3");
       if (bench.page.locator("#caught[open]").count() == 0) {
         bench.page.locator("#caught summary").click();
       }
+      bench.shows("#caught", "cylinder 3");
       bench.settled(() -> bench.page.locator("#caught form.inline button").first().click());
       assertThat(bench.page.locator("#caught li")).hasCount(0);
     }
