@@ -123,6 +123,67 @@ class FirmTests {
   }
 
   @Test
+  void twoReadingsAtOneMomentAreAskedBackWithoutAWayThatCannotHelp() {
+    Map<String, String> at = Map.of("gauge", "110", "at", "0:03", "later", "true");
+    assertThat(post("readings", at).status()).isEqualTo(302);
+    Http.Answer again = post("readings", at);
+    assertThat(again.status()).isEqualTo(422);
+    assertThat(again.text())
+        .contains("There is a reading at this time already")
+        .doesNotContain("I write this down afterwards");
+  }
+
+  @Test
+  void aCorrectionCannotHideAnotherReadingAndSomebodyFasterIsNoticed() {
+    post("readings", Map.of("gauge", "110", "at", "0:02", "later", "true"));
+    post("readings", Map.of("gauge", "109", "at", "0:04", "later", "true"));
+    String place = http.get(begun.job() + "/pressure-test").find("/readings/([^/]+/0)/correct");
+    Http.Answer hidden =
+        post("readings/" + place + "/correct", Map.of("at", "0:02", "gauge", "108"));
+    assertThat(hidden.status()).isEqualTo(422);
+    assertThat(hidden.text()).contains("There is a reading at this time already");
+    // far ahead of the clock is no question: whoever corrects does it afterwards
+    Map<String, String> right = Map.of("at", "9:00", "gauge", "108");
+    assertThat(post("readings/" + place + "/correct", right).status()).isEqualTo(302);
+    Http.Answer late = post("readings/" + place + "/correct", right);
+    assertThat(late.status()).isEqualTo(422);
+    assertThat(late.text()).contains("somebody took it back or corrected it");
+    // typed and shown from the same zero, the first reading
+    assertThat(bench()).contains("<td>9:00</td>").contains("108.0 kPa");
+  }
+
+  @Test
+  void whatWasPutAsideCanBePutBackAnyTimeLater() {
+    reading("110");
+    post("discard", Map.of());
+    for (int reload = 0; reload < 2; reload++) {
+      assertThat(bench()).contains("is put aside").contains("/tests/" + begun.test() + "/put-back");
+    }
+    assertThat(post("put-back", Map.of()).status()).isEqualTo(302);
+    assertThat(bench()).contains("110.0").doesNotContain("is put aside");
+  }
+
+  @Test
+  void anyReadingOfALongFileCanBeReached() {
+    StringBuilder csv = new StringBuilder("elapsed_s,gauge_kpa\n");
+    for (int i = 0; i < 300; i++) {
+      csv.append(i * 10).append(',').append(111).append('.').append(i % 10).append('\n');
+    }
+    http.postFile(
+        "/tests/" + begun.test() + "/trace",
+        Map.of(),
+        "file",
+        csv.toString().getBytes(StandardCharsets.UTF_8));
+    assertThat(bench()).contains("<td>49:50</td>").doesNotContain("<td>5:00</td>");
+    assertThat(http.get(begun.job() + "/pressure-test?from=5:00").text())
+        .contains("<td>5:00</td>")
+        .doesNotContain("<td>4:50</td>")
+        .doesNotContain("<td>49:50</td>");
+    assertThat(http.get(begun.job() + "/pressure-test?from=nonsense").text())
+        .contains("<td>49:50</td>");
+  }
+
+  @Test
   void aStepOfAGaugeComesBackAsItWasTyped() {
     Map<String, String> setup = setup();
     setup.put("gaugeStep", "0.04 kPa");

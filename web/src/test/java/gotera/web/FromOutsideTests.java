@@ -349,7 +349,7 @@ class FromOutsideTests {
       bench.shows(".joint-last", "cleaned and dried");
       for (int i = 0; i < 3; i++) {
         bench.use(bench.page.locator("[data-tap]"));
-        bench.page.waitForTimeout(200);
+        bench.page.waitForTimeout(200); // the rhythm of the drops, no wait for an answer
       }
       assertThat(bench.page.locator("#drops").inputValue()).matches("\\d+");
       bench.click("Wet");

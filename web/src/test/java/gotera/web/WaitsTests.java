@@ -52,11 +52,7 @@ class WaitsTests {
               "bench");
       String rings =
           "[...document.querySelectorAll('.wait-ringing')].some(w => w.innerText.includes('until quiet'))";
-      phone.page.waitForTimeout(4500);
       for (Bench device : List.of(phone, bench)) {
-        for (int i = 0; i < 4 && !Boolean.TRUE.equals(device.page.evaluate(rings)); i++) {
-          device.page.waitForTimeout(2000);
-        }
         device.until(rings);
       }
       assertThat(application.bean(JobService.class).open()).isNotEmpty();

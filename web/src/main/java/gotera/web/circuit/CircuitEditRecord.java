@@ -12,11 +12,15 @@ import java.time.Instant;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 
 /** A change to a circuit in the database: of an engine type, or of one vehicle. */
 @Entity
 @Table(name = "circuit_edit")
 class CircuitEditRecord {
+  private static final Logger LOG = LoggerFactory.getLogger(CircuitEditRecord.class);
+
   @Id UUID id;
   @Nullable UUID engineTypeId;
   @Nullable UUID vehicleId;
@@ -72,9 +76,13 @@ class CircuitEditRecord {
     return value.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-');
   }
 
-  /** The change it means; empty where its kind is none that is known. */
+  /** The change it means; empty, and told in the log, where its kind is none that is known. */
   Optional<CircuitEdit> edit() {
-    return Optional.ofNullable(read());
+    CircuitEdit edit = read();
+    if (edit == null) {
+      LOG.error("circuit edit {} is left out: its kind “{}” is not known", id, kind);
+    }
+    return Optional.ofNullable(edit);
   }
 
   private @Nullable CircuitEdit read() {

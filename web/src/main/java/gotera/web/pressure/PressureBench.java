@@ -5,6 +5,7 @@ import gotera.web.shell.Figures;
 import gotera.web.shell.Words;
 import java.util.List;
 import java.util.Map;
+import java.util.OptionalDouble;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 import org.springframework.ui.Model;
@@ -12,6 +13,9 @@ import org.springframework.ui.Model;
 /** Puts together the bench of a test: its page with the forms on it. */
 @Component
 class PressureBench {
+  /** Attribute that says from when on the readings are listed (s). */
+  static final String FROM = "listedFrom";
+
   private final PressureService tests;
   private final PressurePages pages;
   private final Words words;
@@ -25,8 +29,8 @@ class PressureBench {
   /** Another test of the same phase. */
   record Other(String id, String title, String verdict, boolean shown) {}
 
-  /** A test that cannot be read. */
-  record BrokenShown(String id, String title, String why) {}
+  /** A test that stands apart: it cannot be read, or was put aside. */
+  record Apart(String id, String title, String why) {}
 
   /** The tests of the same phase, where there are several. */
   private List<Other> others(PressureTestView test, Figures figures) {
@@ -46,13 +50,18 @@ class PressureBench {
     return all.size() > 1 ? all : List.of();
   }
 
-  /** The tests of a phase that cannot be read, each a notice in its place. */
-  List<BrokenShown> broken(UUID jobId, Phase phase) {
-    return tests.broken(jobId).stream()
+  /** The tests of a phase that stand apart, each with its way back in its place. */
+  void apart(UUID jobId, Phase phase, Model model) {
+    model.addAttribute("broken", apart(tests.broken(jobId), phase));
+    model.addAttribute("aside", apart(tests.discarded(jobId), phase));
+  }
+
+  private List<Apart> apart(List<PressureService.Broken> all, Phase phase) {
+    return all.stream()
         .filter(b -> b.phase() == phase)
         .map(
             b ->
-                new BrokenShown(
+                new Apart(
                     b.id().toString(),
                     words.say("pressure." + b.phase().word() + ".title", b.number()),
                     b.why()))
@@ -68,9 +77,9 @@ class PressureBench {
       Model model) {
     model.addAttribute("place", new JobPlace(test.jobId(), test.phase().step(), figures));
     model.addAttribute(
-        "test", pages.page(test, tests.contents(test.id()), tests.now(test), figures));
+        "test", pages.page(test, tests.contents(test.id()), from(model), tests.now(test), figures));
     model.addAttribute("others", others(test, figures));
-    model.addAttribute("broken", broken(test.jobId(), test.phase()));
+    apart(test.jobId(), test.phase(), model);
     model.addAttribute("sealBroken", test.finishedAt().isPresent() && !tests.sealHolds(test.id()));
     model.addAttribute("reading", form);
     model.addAttribute("problems", problems);
@@ -82,6 +91,13 @@ class PressureBench {
     return "pressure/bench";
   }
 
+  /** From when on the readings are listed (s since the valve was shut); empty for the last ones. */
+  private static OptionalDouble from(Model model) {
+    return model.getAttribute(FROM) instanceof Double seconds
+        ? OptionalDouble.of(seconds)
+        : OptionalDouble.empty();
+  }
+
   /** A form as it was refused stays; else as it begins. */
   private static void fresh(Model model, String name, Record form) {
     if (!model.containsAttribute(name)) {
@@ -91,6 +107,11 @@ class PressureBench {
 
   /** Where the bench of a test is. */
   static String back(PressureTestView test) {
+    return back(new PressureService.Where(test.id(), test.jobId(), test.phase()));
+  }
+
+  /** Where the bench of a test is, whether it can be read or not. */
+  static String back(PressureService.Where test) {
     return "redirect:/jobs/"
         + test.jobId()
         + "/"

@@ -11,6 +11,7 @@ import gotera.web.shell.Pages;
 import gotera.web.shell.Words;
 import java.security.Principal;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Controller;
@@ -55,8 +56,7 @@ class PressureController {
   /** Where a form of the bench was answered in place, its address leads back to the bench. */
   @GetMapping("/tests/{testId}/{form}")
   String reload(@PathVariable UUID testId) {
-    PressureService.Broken test = tests.whereabouts(testId);
-    return "redirect:/jobs/" + tests.jobOf(testId) + "/" + test.phase().step().word();
+    return PressureBench.back(tests.where(testId));
   }
 
   @PostMapping("/tests/{testId}/readings")
@@ -127,8 +127,9 @@ class PressureController {
         return Optional.empty();
       }
       refuse(problems, added);
+    } else {
+      offer(form, test, problems, figures, model);
     }
-    offer(form, test, problems, figures, model);
     return Optional.of(
         Pages.unprocessable(
             bench.page(tests.require(testId), form, problems.sentences(), figures, model), model));
@@ -138,7 +139,8 @@ class PressureController {
     switch (added) {
       case SAME_TIME -> problems.add("at", "problem.same-time");
       case TOO_FAR -> problems.add("at", "problem.too-far");
-      case GONE -> problems.add("form", "problem.another-test");
+      case ANOTHER_TEST -> problems.add("form", "problem.another-test");
+      case GONE -> problems.add("form", "problem.gone");
       default -> problems.add("form", "problem.finished");
     }
   }
@@ -182,14 +184,7 @@ class PressureController {
       Principal principal,
       Model model) {
     if (what.isEmpty() && tests.lastIsOfAFile(testId)) {
-      PressureService.Broken at = tests.whereabouts(testId);
-      return "redirect:/jobs/"
-          + tests.jobOf(testId)
-          + "/"
-          + at.phase().step().word()
-          + "?test="
-          + testId
-          + "&undoing=true";
+      return PressureBench.back(tests.where(testId)) + "&undoing=true";
     }
     Added added = tests.undo(testId, what.equals("file"), principal.getName());
     return done(testId, added, figures, model);
@@ -221,19 +216,24 @@ class PressureController {
     if (form.at().isEmpty()) {
       problems.add("at", "problem.empty", "", words.say("expect.at"));
     }
+    // whoever corrects does it afterwards: a time ahead of the clock is not asked back
     Optional<PressureService.Typed> reading =
-        form.read(problems, test, tests.now(test), identifiers.next(), figures);
+        form.afterwards().read(problems, test, tests.now(test), identifiers.next(), figures);
     if (reading.isPresent()) {
       Added added =
           tests.correctReading(testId, block, index, reading.get().reading(), principal.getName());
-      if (added == Added.YES) {
-        return PressureBench.back(test);
+      if (added == Added.YES || added == Added.GONE || added == Added.FINISHED) {
+        return done(testId, added, figures, model);
       }
       refuse(problems, added);
+    } else {
+      model.addAttribute("mayCorrect", understood(form, test, figures, true, true));
     }
-    offer(form, test, problems, figures, model);
     model.addAttribute("correcting", block + "/" + index);
-    return Pages.unprocessable(bench.page(test, form, problems.sentences(), figures, model), model);
+    model.addAttribute("corrected", form);
+    model.addAttribute("correctionProblems", problems.sentences());
+    return Pages.unprocessable(
+        bench.page(test, ReadingForm.EMPTY, Map.of(), figures, model), model);
   }
 
   @PostMapping("/tests/{testId}/events/{event}/withdraw")
@@ -249,13 +249,7 @@ class PressureController {
   /** Back to the bench, or the reason why nothing was done. */
   private Object done(UUID testId, Added added, Figures figures, Model model) {
     if (added == Added.YES) {
-      PressureService.Broken at = tests.whereabouts(testId);
-      return "redirect:/jobs/"
-          + tests.jobOf(testId)
-          + "/"
-          + at.phase().step().word()
-          + "?test="
-          + testId;
+      return PressureBench.back(tests.where(testId));
     }
     FieldProblems problems = new FieldProblems(words);
     refuse(problems, added);
@@ -294,7 +288,7 @@ class PressureController {
 
   @PostMapping("/tests/{testId}/reopen")
   Object reopen(@PathVariable UUID testId, Figures figures, Principal principal, Model model) {
-    UUID job = tests.jobOf(testId);
+    UUID job = tests.where(testId).jobId();
     if (signed.stream().anyMatch(s -> s.signed(job))) {
       FieldProblems problems = new FieldProblems(words);
       problems.add("form", "problem.signed");
@@ -308,17 +302,14 @@ class PressureController {
   }
 
   @PostMapping("/tests/{testId}/discard")
-  String discard(@PathVariable UUID testId, Principal principal, RedirectAttributes once) {
-    PressureService.Broken test = tests.whereabouts(testId);
+  String discard(@PathVariable UUID testId, Principal principal) {
     tests.discard(testId, principal.getName());
-    once.addFlashAttribute("discarded", testId);
-    return "redirect:/jobs/" + tests.jobOf(testId) + "/" + test.phase().step().word();
+    return PressureBench.back(tests.where(testId));
   }
 
   @PostMapping("/tests/{testId}/put-back")
   String putBack(@PathVariable UUID testId) {
     tests.putBack(testId);
-    PressureService.Broken test = tests.whereabouts(testId);
-    return "redirect:/jobs/" + tests.jobOf(testId) + "/" + test.phase().step().word();
+    return PressureBench.back(tests.where(testId));
   }
 }

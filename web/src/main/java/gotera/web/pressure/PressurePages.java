@@ -44,7 +44,11 @@ public class PressurePages {
   }
 
   PressurePage page(
-      PressureTestView test, TraceStore.Contents contents, double now, Figures figures) {
+      PressureTestView test,
+      TraceStore.Contents contents,
+      OptionalDouble from,
+      double now,
+      Figures figures) {
     boolean finished = test.finishedAt().isPresent();
     boolean holding = test.holding();
     Trace trace = test.trace();
@@ -78,7 +82,7 @@ public class PressurePages {
         overLimit(test, figures),
         test.hold().windowS().isPresent(),
         complianceShown(test, figures),
-        table(test, contents, figures),
+        table(test, contents, from, figures),
         events(test, contents),
         contents.readings().size(),
         test.result().rate().map(r -> origins(r, test, figures)).orElse(List.of()),
@@ -322,12 +326,20 @@ public class PressurePages {
         test.readingMode().equals("needle"));
   }
 
+  /** The readings from a time on, or the last ones. */
   private static List<Row> table(
-      PressureTestView test, TraceStore.Contents contents, Figures figures) {
+      PressureTestView test, TraceStore.Contents contents, OptionalDouble from, Figures figures) {
     List<TraceStore.Kept> kept = contents.readings();
+    int begin = Math.max(0, kept.size() - MOST_ROWS);
+    if (from.isPresent()) {
+      begin = 0;
+      while (begin < kept.size()
+          && kept.get(begin).seconds() - test.origin() < from.getAsDouble() - 0.5) {
+        begin++;
+      }
+    }
     List<Row> rows = new ArrayList<>();
-    for (int i = Math.max(0, kept.size() - MOST_ROWS); i < kept.size(); i++) {
-      TraceStore.Kept r = kept.get(i);
+    for (TraceStore.Kept r : kept.subList(begin, Math.min(kept.size(), begin + MOST_ROWS))) {
       boolean warm = !Double.isNaN(r.celsius());
       rows.add(
           0,
@@ -336,7 +348,7 @@ public class PressurePages {
               Figures.minutesAndSeconds(r.seconds() - test.origin()),
               figures.pressure(r.gauge()),
               warm ? figures.temperature(r.celsius(), 1) : "",
-              Figures.full(r.seconds() - test.valveShut().orElse(0.0)) + " s",
+              Figures.full(r.seconds() - test.origin()) + " s",
               figures.pressureField(r.gauge()),
               warm ? figures.temperatureField(r.celsius()) : ""));
     }

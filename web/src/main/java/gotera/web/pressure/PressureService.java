@@ -84,7 +84,9 @@ public class PressureService {
     TOO_FAR,
     /** The test has readings already. */
     NOT_EMPTY,
-    /** What it is about does not count any more, or is another test's. */
+    /** The entry is another test's. */
+    ANOTHER_TEST,
+    /** What it is about does not count any more. */
     GONE
   }
 
@@ -97,6 +99,9 @@ public class PressureService {
    * @param why what is wrong with it
    */
   public record Broken(UUID id, Phase phase, int number, String why) {}
+
+  /** The job and phase of a test. */
+  record Where(UUID id, UUID jobId, Phase phase) {}
 
   /** Begins a test. */
   @Write
@@ -157,17 +162,11 @@ public class PressureService {
     return view(record(testId));
   }
 
-  /** The job and phase of a test, whether it can be read or not. */
+  /** Where a test stands, whether it can be read or not. */
   @Transactional(readOnly = true)
-  Broken whereabouts(UUID testId) {
+  Where where(UUID testId) {
     PressureTestRecord t = record(testId);
-    return new Broken(t.id, Phase.of(t.phase), t.number, "");
-  }
-
-  /** The job of a test. */
-  @Transactional(readOnly = true)
-  UUID jobOf(UUID testId) {
-    return record(testId).jobId;
+    return new Where(t.id, t.jobId, Phase.of(t.phase));
   }
 
   /** The latest test of a phase that can be read. */
@@ -268,7 +267,8 @@ public class PressureService {
       case CLOCK_BACK -> Added.CLOCK_BACK;
       case SAME_TIME -> Added.SAME_TIME;
       case TOO_FAR -> Added.TOO_FAR;
-      case ANOTHER_TEST -> Added.GONE;
+      case ANOTHER_TEST -> Added.ANOTHER_TEST;
+      case GONE -> Added.GONE;
     };
   }
 
@@ -347,7 +347,8 @@ public class PressureService {
     if (test.finishedAt != null) {
       return Added.FINISHED;
     }
-    return traces.correct(testId, block, index, reading, by) ? counted(test) : Added.GONE;
+    Added corrected = said(traces.correct(testId, block, index, reading, by));
+    return corrected == Added.YES ? counted(test) : corrected;
   }
 
   /** Takes one event back. */

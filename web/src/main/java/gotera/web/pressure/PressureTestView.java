@@ -61,8 +61,8 @@ public record PressureTestView(
     return valveShut().filter(shut -> shut >= pumped).isPresent();
   }
 
-  /** Zero of the time shown: the moment the valve was shut, else the first reading, else 0 (s). */
+  /** Zero of the time that is shown and typed: when the valve was shut, else the beginning (s). */
   public double origin() {
-    return valveShut().orElse(trace.size() > 0 ? trace.seconds(0) : 0.0);
+    return valveShut().orElse(0.0);
   }
 }

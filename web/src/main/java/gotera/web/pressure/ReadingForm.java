@@ -14,7 +14,7 @@ import java.util.UUID;
 /**
  * A reading as tapped or typed.
  *
- * @param at time since the valve was shut; empty for now
+ * @param at time since the valve was shut, or since the first reading before that; empty for now
  * @param gauge what the gauge shows; empty where a step says it
  * @param temperature coolant temperature, or empty
  * @param step same, quarter or half: so much below the last reading
@@ -44,6 +44,11 @@ record ReadingForm(
     confirmed = Entry.text(confirmed, 10);
     later = Entry.text(later, 10);
     entryId = Entry.text(entryId, 36);
+  }
+
+  /** The same, written down afterwards. */
+  ReadingForm afterwards() {
+    return new ReadingForm(at, gauge, temperature, step, confirmed, "true", entryId);
   }
 
   /** Identifier of this entry, if the page made one. */
@@ -96,13 +101,10 @@ record ReadingForm(
       problems.add("at", "problem.too-far");
       return OptionalDouble.empty();
     }
-    double seconds = test.valveShut().orElse(0.0) + (before ? -length : length);
+    double seconds = test.origin() + (before ? -length : length);
     if (seconds > now + AHEAD && !test.writtenLater() && later.isEmpty()) {
       problems.add(
-          "at",
-          "problem.ahead-of-clock",
-          at,
-          Figures.minutesAndSeconds(now - test.valveShut().orElse(0.0)));
+          "at", "problem.ahead-of-clock", at, Figures.minutesAndSeconds(now - test.origin()));
       return OptionalDouble.empty();
     }
     return OptionalDouble.of(seconds);

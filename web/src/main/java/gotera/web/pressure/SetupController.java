@@ -5,8 +5,10 @@ import gotera.circuit.Features.Drive;
 import gotera.formats.HoldDescription;
 import gotera.quantity.GaugePressure;
 import gotera.quantity.PressureUnit;
+import gotera.quantity.Typed;
 import gotera.quantity.Understanding;
 import gotera.quantity.Understanding.Ambiguous;
+import gotera.quantity.Understanding.Understood;
 import gotera.web.cap.CapFacts;
 import gotera.web.cap.CapService;
 import gotera.web.circuit.EngineTypeService;
@@ -21,6 +23,7 @@ import gotera.web.shell.Pages;
 import gotera.web.shell.Words;
 import gotera.web.shell.WorkshopProperties;
 import java.security.Principal;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -77,6 +80,7 @@ class SetupController {
       @PathVariable String step,
       @RequestParam(defaultValue = "false") boolean again,
       @RequestParam(defaultValue = "") String test,
+      @RequestParam(defaultValue = "") String from,
       @RequestParam(defaultValue = "false") boolean finishing,
       @RequestParam(defaultValue = "false") boolean undoing,
       @ModelAttribute SetupForm.Planned planned,
@@ -93,6 +97,9 @@ class SetupController {
     if (shown.isEmpty() || again) {
       SetupForm form = planned.in(blank(id, phase, figures));
       return setupPage(id, phase, form, Optional.empty(), Map.of(), figures, model);
+    }
+    if (Typed.duration(from) instanceof Understood<Duration> listed) {
+      model.addAttribute(PressureBench.FROM, listed.value().toMillis() / 1000.0);
     }
     model.addAttribute("finishing", finishing && shown.get().finishedAt().isEmpty());
     model.addAttribute("undoing", undoing && shown.get().finishedAt().isEmpty());
@@ -269,7 +276,7 @@ class SetupController {
     model.addAttribute("today", equipment.today());
     model.addAttribute("testers", equipment.inUse(EquipmentKind::showsPressure));
     model.addAttribute("thermometers", equipment.inUse(k -> k == EquipmentKind.THERMOMETER));
-    model.addAttribute("broken", bench.broken(jobId, phase));
+    bench.apart(jobId, phase, model);
     KeptCompliance.newest(tests.all(jobId))
         .ifPresent(k -> model.addAttribute("kept", pages.kept(k, figures)));
     caps.of(jobId)

@@ -149,7 +149,9 @@ class TraceStore {
     /** Farther from the others than a trace is long. */
     TOO_FAR,
     /** The entry is another test's. */
-    ANOTHER_TEST
+    ANOTHER_TEST,
+    /** What was to be corrected does not count any more. */
+    GONE
   }
 
   /**
@@ -166,7 +168,7 @@ class TraceStore {
     List<Kept> readings = contents(testId).readings();
     double seconds = reading.seconds();
     Appended appended = Appended.YES;
-    if (typed && readings.stream().anyMatch(r -> Math.abs(r.seconds() - seconds) < SAME)) {
+    if (typed && taken(readings, seconds)) {
       return Appended.SAME_TIME;
     }
     double at = seconds;
@@ -174,9 +176,7 @@ class TraceStore {
       at = last(readings).seconds() + 1;
       appended = Appended.CLOCK_BACK;
     }
-    if (!readings.isEmpty()
-        && (!Range.TRACE_LENGTH.holds(Math.abs(at - readings.get(0).seconds()))
-            || !Range.TRACE_LENGTH.holds(Math.abs(at - last(readings).seconds())))) {
+    if (tooFar(readings, at)) {
       return Appended.TOO_FAR;
     }
     save(
@@ -186,6 +186,16 @@ class TraceStore {
         null,
         by);
     return appended;
+  }
+
+  private static boolean taken(List<Kept> readings, double seconds) {
+    return readings.stream().anyMatch(r -> Math.abs(r.seconds() - seconds) < SAME);
+  }
+
+  private static boolean tooFar(List<Kept> readings, double seconds) {
+    return !readings.isEmpty()
+        && (!Range.TRACE_LENGTH.holds(Math.abs(seconds - readings.get(0).seconds()))
+            || !Range.TRACE_LENGTH.holds(Math.abs(seconds - last(readings).seconds())));
   }
 
   private static Kept last(List<Kept> readings) {
@@ -309,11 +319,24 @@ class TraceStore {
     return block.isPresent();
   }
 
-  /** Puts another reading in the place of one; false where that one does not count any more. */
-  boolean correct(UUID testId, UUID blockId, int index, Reading reading, String by) {
+  /** Puts another reading in the place of one. */
+  Appended correct(UUID testId, UUID blockId, int index, Reading reading, String by) {
     Optional<TraceBlockRecord> block = of(testId, blockId, index);
-    block.ifPresent(b -> replace(testId, b, OptionalInt.of(index), Optional.of(reading), by));
-    return block.isPresent();
+    if (block.isEmpty()) {
+      return Appended.GONE;
+    }
+    List<Kept> others =
+        contents(testId).readings().stream()
+            .filter(r -> !r.block().equals(blockId) || r.index() != index)
+            .toList();
+    if (taken(others, reading.seconds())) {
+      return Appended.SAME_TIME;
+    }
+    if (tooFar(others, reading.seconds())) {
+      return Appended.TOO_FAR;
+    }
+    replace(testId, block.get(), OptionalInt.of(index), Optional.of(reading), by);
+    return Appended.YES;
   }
 
   private Optional<TraceBlockRecord> of(UUID testId, UUID blockId, int index) {

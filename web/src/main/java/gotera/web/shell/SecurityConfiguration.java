@@ -51,7 +51,15 @@ class SecurityConfiguration {
 
   /** What every account may write: its own matters, and what the service desk does. */
   private static final String[] EVERYONE_WRITES = {
-    "/sign-out", "/unit", "/account/**", "/jobs/new", "/jobs/*/intake", "/jobs/*/report-links/**"
+    "/sign-out",
+    "/unit",
+    "/account/**",
+    "/jobs/new",
+    "/jobs/*/intake",
+    "/jobs/*/report-links/**",
+    "/jobs/*/close",
+    "/jobs/*/reopen",
+    "/jobs/*/discard"
   };
 
   @Bean
