@@ -1,8 +1,6 @@
 package gotera.cli;
 
 import gotera.formats.FormatProblem;
-import gotera.formats.HoldDefaults;
-import gotera.formats.HoldDescription;
 import gotera.formats.HoldJson;
 import gotera.formats.ReadOutcome;
 import gotera.formats.ReadOutcome.Accepted;
@@ -10,6 +8,8 @@ import gotera.formats.ReadOutcome.Rejected;
 import gotera.formats.ResultJson;
 import gotera.formats.TraceCsv;
 import gotera.pressure.PressureTest;
+import gotera.pressure.setup.CompletedHold;
+import gotera.pressure.setup.HoldSetup;
 import gotera.pressure.trace.Trace;
 import java.io.BufferedInputStream;
 import java.io.IOException;
@@ -86,7 +86,7 @@ final class Analyse {
               + holdFile.getFileName());
       return false;
     }
-    Optional<HoldDescription> hold = read(holdFile, HoldJson.read(Files.readString(holdFile)));
+    Optional<HoldSetup> hold = read(holdFile, HoldJson.read(Files.readString(holdFile)));
     Optional<Trace> trace;
     try (InputStream stream = new BufferedInputStream(Files.newInputStream(file))) {
       trace = read(file, TraceCsv.read(stream));
@@ -94,7 +94,7 @@ final class Analyse {
     if (hold.isEmpty() || trace.isEmpty()) {
       return false;
     }
-    HoldDefaults completed = HoldDefaults.complete(hold.get(), trace.get());
+    CompletedHold completed = CompletedHold.of(hold.get(), trace.get());
     out.println(
         ResultJson.line(
             file.getFileName().toString(),

@@ -1,93 +1,164 @@
 package gotera.formats;
 
-import gotera.formats.HoldDescription.Compliance;
-import gotera.formats.HoldDescription.DrawMember;
-import gotera.formats.HoldDescription.EarlierMember;
-import gotera.formats.HoldDescription.GaugeMember;
-import gotera.formats.HoldDescription.RuleMember;
-import gotera.formats.HoldDescription.StrokeReading;
-import gotera.formats.HoldDescription.StrokesMember;
-import gotera.formats.HoldDescription.ThermometerMember;
+import gotera.pressure.HoldConditions.EarlierHold;
+import gotera.pressure.HoldConditions.Window;
+import gotera.pressure.compliance.Draw;
+import gotera.pressure.compliance.Strokes;
 import gotera.pressure.law.Medium;
+import gotera.pressure.setup.HoldSetup;
+import gotera.pressure.setup.HoldSetup.Compliance;
+import gotera.pressure.setup.HoldSetup.CountedStrokes;
+import gotera.pressure.setup.HoldSetup.KnownGauge;
+import gotera.pressure.setup.Usual;
+import gotera.pressure.trace.Soak;
+import gotera.pressure.trace.Thermometer;
+import gotera.pressure.verdict.Acceptance.Purpose;
+import gotera.pressure.verdict.MakerRule;
+import gotera.quantity.GaugePressure;
 import gotera.range.Range;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Stream;
+import org.jspecify.annotations.Nullable;
+import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /** Reads and writes hold descriptions. An unknown member is refused with the nearest known one. */
 public final class HoldJson {
+  /** The format's name and version. */
+  static final String FORMAT = "gotera-hold/1";
+
   private static final JsonMapper MAPPER = JsonMapper.builder().build();
 
   private HoldJson() {}
 
   /** Reads a description. */
-  public static ReadOutcome<HoldDescription> read(String json) {
+  public static ReadOutcome<HoldSetup> read(String json) {
     Problems problems = new Problems();
     Optional<JsonMembers> root = JsonMembers.of(json, problems);
     if (root.isEmpty()) {
       return problems.rejected();
     }
     JsonMembers m = root.get();
-    Optional<HoldDescription> description = description(m, problems);
+    Optional<HoldSetup> setup = setup(m, problems);
     m.refuseUnknown();
-    return description.isPresent() && problems.isEmpty()
-        ? new ReadOutcome.Accepted<>(description.get())
+    return setup.isPresent() && problems.isEmpty()
+        ? new ReadOutcome.Accepted<>(setup.get())
         : problems.rejected();
   }
 
-  private static Optional<HoldDescription> description(JsonMembers m, Problems problems) {
-    m.word("format", List.of(HoldDescription.FORMAT));
+  private static Optional<HoldSetup> setup(JsonMembers m, Problems problems) {
+    m.word("format", List.of(FORMAT));
     Medium medium =
         m.word("medium", Stream.of(Medium.values()).map(Medium::word).toList())
             .flatMap(Medium::of)
             .orElse(Medium.LIQUID);
     m.onlyYet("glycol", "ethylene");
-    OptionalDouble rated = m.required("rated_kpa", Range.RATED);
+    Optional<HoldSetup.Limits> limits = limits(m);
     OptionalDouble liquid =
-        medium == Medium.LIQUID
-            ? m.required("liquid_ml", Range.LIQUID)
-            : m.required("liquid_ml", Range.AIR);
-    Optional<Compliance> compliance = compliance(m.object("compliance"), problems);
-    Optional<String> limitSource = m.word("limit_source", List.of("cap", "maker"));
-    HoldDescription description =
-        new HoldDescription(
-            rated.orElse(Range.RATED.low()),
-            m.number("limit_kpa", Range.LIMIT),
-            limitSource.orElse("cap").equals("maker"),
+        m.required("liquid_ml", medium == Medium.LIQUID ? Range.LIQUID : Range.AIR);
+    OptionalDouble strength = m.number("strength", Range.STRENGTH);
+    HoldSetup.Surroundings surroundings =
+        new HoldSetup.Surroundings(
             m.number("atmosphere_kpa", Range.ATMOSPHERE),
             m.number("ambient_c", Range.ROOM),
-            liquid.orElse(1),
-            m.number("strength", Range.STRENGTH),
-            compliance.orElseGet(
-                () ->
-                    Compliance.figure(
-                        OptionalDouble.of(1),
-                        OptionalDouble.empty(),
-                        OptionalDouble.empty(),
-                        false)),
-            m.object("gauge").map(HoldJson::gauge),
-            m.object("thermometer").map(HoldJson::thermometer),
-            m.number("own_leak_ml_per_min", Range.OWN_LEAK),
-            m.number("own_leak_u", Range.OWN_LEAK),
-            m.soak("soak"),
-            m.number("pumped_until_s", Range.TRACE_CLOCK),
-            m.number("pumped_from_kpa", Range.GAUGE),
-            m.number("released_before_min", Range.SINCE),
-            m.elements("earlier").stream().map(HoldJson::earlier).toList(),
-            m.object("closing_draw").flatMap(HoldJson::draw),
-            m.word("purpose", List.of("search", "repair", "sign-off")),
-            m.number("acceptance_ml_per_min", Range.ACCEPTANCE),
-            m.object("maker_rule").map(HoldJson::rule),
-            m.window("window_s"),
-            medium);
-    return rated.isEmpty() || liquid.isEmpty() || compliance.isEmpty()
+            soak(m));
+    Optional<Compliance> compliance = compliance(m.object("compliance"), problems);
+    HoldSetup.Instruments instruments = instruments(m);
+    HoldSetup.Course course = course(m);
+    if (limits.isEmpty() || liquid.isEmpty() || compliance.isEmpty()) {
+      return Optional.empty();
+    }
+    return Optional.of(
+        new HoldSetup(
+            limits.get(),
+            surroundings,
+            new HoldSetup.Filling(liquid.getAsDouble(), strength, medium),
+            compliance.get(),
+            instruments,
+            course));
+  }
+
+  private static Optional<HoldSetup.Limits> limits(JsonMembers m) {
+    OptionalDouble rated = m.required("rated_kpa", Range.RATED);
+    OptionalDouble limit = m.number("limit_kpa", Range.LIMIT);
+    boolean maker =
+        m.word("limit_source", List.of("cap", "maker")).filter("maker"::equals).isPresent();
+    Optional<Purpose> purpose =
+        m.word("purpose", List.of("search", "repair", "sign-off")).flatMap(Purpose::of);
+    OptionalDouble acceptance = m.number("acceptance_ml_per_min", Range.ACCEPTANCE);
+    Optional<MakerRule> rule = m.object("maker_rule").flatMap(HoldJson::rule);
+    return rated.isEmpty()
         ? Optional.empty()
-        : Optional.of(description);
+        : Optional.of(
+            new HoldSetup.Limits(rated.getAsDouble(), limit, maker, purpose, acceptance, rule));
+  }
+
+  private static HoldSetup.Instruments instruments(JsonMembers m) {
+    return new HoldSetup.Instruments(
+        m.object("gauge").map(HoldJson::gauge),
+        m.object("thermometer").flatMap(HoldJson::thermometer),
+        m.number("own_leak_ml_per_min", Range.OWN_LEAK),
+        m.number("own_leak_u", Range.OWN_LEAK));
+  }
+
+  private static HoldSetup.Course course(JsonMembers m) {
+    return new HoldSetup.Course(
+        m.number("pumped_until_s", Range.TRACE_CLOCK),
+        m.number("pumped_from_kpa", Range.GAUGE),
+        m.number("released_before_min", Range.SINCE),
+        m.elements("earlier").stream().flatMap(e -> earlier(e).stream()).toList(),
+        m.object("closing_draw").flatMap(d -> draw(d, false)),
+        window(m));
+  }
+
+  /** Overnight, hours stood, or nothing for unknown. */
+  private static Optional<Soak> soak(JsonMembers m) {
+    JsonNode node = m.get("soak");
+    if (node == null || is(node, "unknown")) {
+      return Optional.empty();
+    }
+    if (is(node, "overnight")) {
+      return Optional.of(new Soak.Overnight());
+    }
+    if (node.isNumber() && Range.STOOD.holds(node.doubleValue())) {
+      return Optional.of(new Soak.Hours(node.doubleValue()));
+    }
+    m.refuse(
+        "soak",
+        node.toString(),
+        "overnight, unknown or hours stood, at most " + Range.STOOD.high());
+    return Optional.empty();
+  }
+
+  private static boolean is(JsonNode node, String word) {
+    return node.isString() && node.stringValue().equals(word);
+  }
+
+  private static Optional<Window> window(JsonMembers m) {
+    JsonNode node = m.get("window_s");
+    if (node == null) {
+      return Optional.empty();
+    }
+    boolean good =
+        node.isArray()
+            && node.size() == 2
+            && onClock(node.get(0))
+            && onClock(node.get(1))
+            && node.get(0).doubleValue() < node.get(1).doubleValue();
+    if (!good) {
+      m.refuse("window_s", node.toString(), "two numbers, start before end");
+      return Optional.empty();
+    }
+    return Optional.of(new Window(node.get(0).doubleValue(), node.get(1).doubleValue()));
+  }
+
+  private static boolean onClock(@Nullable JsonNode node) {
+    return node != null && node.isNumber() && Range.TRACE_CLOCK.holds(node.doubleValue());
   }
 
   private static Optional<Compliance> compliance(Optional<JsonMembers> member, Problems problems) {
@@ -96,9 +167,8 @@ public final class HoldJson {
       return Optional.empty();
     }
     JsonMembers c = member.get();
-    List<DrawMember> draws =
-        c.elements("draws").stream().flatMap(d -> drawOrInjection(d).stream()).toList();
-    Optional<StrokesMember> strokes = c.object("strokes").flatMap(HoldJson::strokes);
+    List<Draw> draws = c.elements("draws").stream().flatMap(d -> draw(d, true).stream()).toList();
+    Optional<CountedStrokes> strokes = c.object("strokes").flatMap(HoldJson::strokes);
     OptionalDouble air = c.number("trapped_air_ml", Range.AIR);
     if (!c.has("draws") && !c.has("strokes") && air.isEmpty()) {
       problems.add(0, "compliance", "none", "trapped_air_ml, draws or strokes");
@@ -122,11 +192,11 @@ public final class HoldJson {
     return Optional.of(compliance);
   }
 
-  private static GaugeMember gauge(JsonMembers g) {
-    GaugeMember gauge =
-        new GaugeMember(
-            g.number("resolution_kpa", Range.GAUGE_STEP).orElse(3.4),
-            g.number("repeatability_kpa", Range.GAUGE_NOISE).orElse(1.0),
+  private static KnownGauge gauge(JsonMembers g) {
+    KnownGauge gauge =
+        new KnownGauge(
+            g.number("resolution_kpa", Range.GAUGE_STEP).orElse(Usual.GAUGE_STEP),
+            g.number("repeatability_kpa", Range.GAUGE_NOISE).orElse(Usual.GAUGE_REPEATABILITY),
             g.number("range_kpa", Range.GAUGE_SCALE),
             g.number("zero_drift_kpa", Range.GAUGE_NOISE),
             g.flag("calibrated", true));
@@ -134,33 +204,19 @@ public final class HoldJson {
     return gauge;
   }
 
-  private static ThermometerMember thermometer(JsonMembers t) {
-    ThermometerMember thermometer =
-        new ThermometerMember(
-            t.required("resolution_c", Range.THERMOMETER_STEP).orElse(1),
-            t.number("repeatability_c", Range.THERMOMETER_NOISE).orElse(0));
+  private static Optional<Thermometer> thermometer(JsonMembers t) {
+    OptionalDouble step = t.required("resolution_c", Range.THERMOMETER_STEP);
+    double repeatability = t.number("repeatability_c", Range.THERMOMETER_NOISE).orElse(0);
     t.refuseUnknown();
-    return thermometer;
+    return step.isEmpty()
+        ? Optional.empty()
+        : Optional.of(new Thermometer(step.getAsDouble(), repeatability));
   }
 
-  private static Optional<DrawMember> draw(JsonMembers d) {
-    OptionalDouble ml = d.required("ml", Range.DRAW);
-    OptionalDouble before = d.required("before_kpa", Range.PRESSED);
-    OptionalDouble after = d.required("after_kpa", Range.PRESSED);
-    d.refuseUnknown();
-    if (ml.isEmpty() || before.isEmpty() || after.isEmpty()) {
-      return Optional.empty();
-    }
-    if (after.getAsDouble() >= before.getAsDouble()) {
-      d.refuse("after_kpa", String.valueOf(after.getAsDouble()), "less than before_kpa");
-      return Optional.empty();
-    }
-    return Optional.of(new DrawMember(ml.getAsDouble(), before.getAsDouble(), after.getAsDouble()));
-  }
-
-  /** As a draw; a negative volume was pushed in and raised the pressure. */
-  private static Optional<DrawMember> drawOrInjection(JsonMembers d) {
-    OptionalDouble ml = d.requiredSigned("ml", Range.DRAW);
+  /** A volume let out; where it may have been pushed in, a negative one raised the pressure. */
+  private static Optional<Draw> draw(JsonMembers d, boolean orPushedIn) {
+    OptionalDouble ml =
+        orPushedIn ? d.requiredSigned("ml", Range.DRAW) : d.required("ml", Range.DRAW);
     OptionalDouble before = d.required("before_kpa", Range.PRESSED);
     OptionalDouble after = d.required("after_kpa", Range.PRESSED);
     d.refuseUnknown();
@@ -175,27 +231,15 @@ public final class HoldJson {
           (ml.getAsDouble() > 0 ? "less" : "more") + " than before_kpa");
       return Optional.empty();
     }
-    return Optional.of(new DrawMember(ml.getAsDouble(), before.getAsDouble(), after.getAsDouble()));
+    return Optional.of(Draw.of(ml.getAsDouble(), before.getAsDouble(), after.getAsDouble()));
   }
 
-  private static Optional<StrokesMember> strokes(JsonMembers s) {
+  private static Optional<CountedStrokes> strokes(JsonMembers s) {
     OptionalDouble stroke = s.required("stroke_ml", Range.STROKE);
     double start = s.number("start_kpa", Range.PRESSED).orElse(0);
-    List<StrokeReading> readings = new ArrayList<>();
+    List<Strokes.Reading> readings = new ArrayList<>();
     for (JsonMembers r : s.elements("readings")) {
-      OptionalDouble count = r.required("count", Range.STROKES);
-      OptionalDouble gauge = r.required("gauge_kpa", Range.PRESSED);
-      r.refuseUnknown();
-      if (count.isEmpty() || gauge.isEmpty()) {
-        continue;
-      }
-      if (count.getAsDouble() != Math.rint(count.getAsDouble())) {
-        r.refuse("count", String.valueOf(count.getAsDouble()), "whole strokes");
-      } else if (gauge.getAsDouble() <= start) {
-        r.refuse("gauge_kpa", String.valueOf(gauge.getAsDouble()), "more than start_kpa");
-      } else {
-        readings.add(new StrokeReading((int) count.getAsDouble(), gauge.getAsDouble()));
-      }
+      count(r, start).ifPresent(readings::add);
     }
     s.refuseUnknown();
     if (readings.isEmpty()) {
@@ -204,85 +248,120 @@ public final class HoldJson {
     }
     return stroke.isEmpty()
         ? Optional.empty()
-        : Optional.of(new StrokesMember(stroke.getAsDouble(), start, List.copyOf(readings)));
+        : Optional.of(new CountedStrokes(stroke.getAsDouble(), start, readings));
   }
 
-  private static EarlierMember earlier(JsonMembers e) {
-    EarlierMember earlier =
-        new EarlierMember(
-            e.required("settled_ml", Range.SETTLED).orElse(0),
-            e.required("u", Range.AIR).orElse(0));
-    e.refuseUnknown();
-    return earlier;
-  }
-
-  private static RuleMember rule(JsonMembers r) {
-    RuleMember rule =
-        new RuleMember(
-            r.required("pressure_kpa", Range.RULE_PRESSURE).orElse(100),
-            r.required("minutes", Range.RULE_MINUTES).orElse(1),
-            r.required("drop_kpa", Range.RULE_DROP).orElse(0.5));
-    if (rule.dropKpa() >= rule.pressureKpa()) {
-      r.refuse("drop_kpa", String.valueOf(rule.dropKpa()), "less than pressure_kpa");
-    }
+  private static Optional<Strokes.Reading> count(JsonMembers r, double start) {
+    OptionalDouble count = r.required("count", Range.STROKES);
+    OptionalDouble gauge = r.required("gauge_kpa", Range.PRESSED);
     r.refuseUnknown();
-    return rule;
+    if (count.isEmpty() || gauge.isEmpty()) {
+      return Optional.empty();
+    }
+    if (count.getAsDouble() != Math.rint(count.getAsDouble())) {
+      r.refuse("count", String.valueOf(count.getAsDouble()), "whole strokes");
+      return Optional.empty();
+    }
+    if (gauge.getAsDouble() <= start) {
+      r.refuse("gauge_kpa", String.valueOf(gauge.getAsDouble()), "more than start_kpa");
+      return Optional.empty();
+    }
+    return Optional.of(
+        new Strokes.Reading((int) count.getAsDouble(), new GaugePressure(gauge.getAsDouble())));
+  }
+
+  private static Optional<EarlierHold> earlier(JsonMembers e) {
+    OptionalDouble settled = e.required("settled_ml", Range.SETTLED);
+    OptionalDouble u = e.required("u", Range.AIR);
+    e.refuseUnknown();
+    return settled.isEmpty() || u.isEmpty()
+        ? Optional.empty()
+        : Optional.of(new EarlierHold(settled.getAsDouble(), u.getAsDouble()));
+  }
+
+  private static Optional<MakerRule> rule(JsonMembers r) {
+    OptionalDouble pressure = r.required("pressure_kpa", Range.RULE_PRESSURE);
+    OptionalDouble minutes = r.required("minutes", Range.RULE_MINUTES);
+    OptionalDouble drop = r.required("drop_kpa", Range.RULE_DROP);
+    r.refuseUnknown();
+    if (pressure.isEmpty() || minutes.isEmpty() || drop.isEmpty()) {
+      return Optional.empty();
+    }
+    if (drop.getAsDouble() >= pressure.getAsDouble()) {
+      r.refuse("drop_kpa", String.valueOf(drop.getAsDouble()), "less than pressure_kpa");
+      return Optional.empty();
+    }
+    return Optional.of(
+        new MakerRule(
+            new GaugePressure(pressure.getAsDouble()), minutes.getAsDouble(), drop.getAsDouble()));
   }
 
   /** Writes a description; {@link #read} gives the same one back. */
-  public static String write(HoldDescription d) {
-    return MAPPER.writeValueAsString(node(d));
+  public static String write(HoldSetup setup) {
+    return MAPPER.writeValueAsString(node(setup));
   }
 
-  static ObjectNode node(HoldDescription d) {
+  static ObjectNode node(HoldSetup d) {
     ObjectNode n = MAPPER.createObjectNode();
-    n.put("format", HoldDescription.FORMAT).put("rated_kpa", d.ratedKpa());
-    put(n, "limit_kpa", d.limitKpa());
-    if (d.limitFromMaker()) {
+    HoldSetup.Limits l = d.limits();
+    n.put("format", FORMAT).put("rated_kpa", l.ratedKpa());
+    put(n, "limit_kpa", l.limitKpa());
+    if (l.fromMaker()) {
       n.put("limit_source", "maker");
     }
-    put(n, "atmosphere_kpa", d.atmosphereKpa());
-    put(n, "ambient_c", d.ambientC());
-    n.put("liquid_ml", d.liquidMl());
-    put(n, "strength", d.strength());
+    put(n, "atmosphere_kpa", d.surroundings().atmosphereKpa());
+    put(n, "ambient_c", d.surroundings().ambientC());
+    n.put("liquid_ml", d.filling().liquidMl());
+    put(n, "strength", d.filling().strength());
     n.put("medium", d.medium().word());
     writeCompliance(n.putObject("compliance"), d.compliance());
-    d.gauge().ifPresent(g -> writeGauge(n.putObject("gauge"), g));
-    d.thermometer()
-        .ifPresent(
-            t ->
-                n.putObject("thermometer")
-                    .put("resolution_c", t.resolutionC())
-                    .put("repeatability_c", t.repeatabilityC()));
-    put(n, "own_leak_ml_per_min", d.ownLeak());
-    put(n, "own_leak_u", d.ownLeakU());
-    if (d.soakHours().isPresent()) {
-      if (Double.isInfinite(d.soakHours().getAsDouble())) {
-        n.put("soak", "overnight");
-      } else {
-        n.put("soak", d.soakHours().getAsDouble());
-      }
-    }
-    put(n, "pumped_until_s", d.pumpedUntilS());
-    put(n, "pumped_from_kpa", d.pumpedFromKpa());
-    put(n, "released_before_min", d.releasedBeforeMin());
-    if (!d.earlier().isEmpty()) {
-      ArrayNode earlier = n.putArray("earlier");
-      d.earlier()
-          .forEach(e -> earlier.addObject().put("settled_ml", e.settledMl()).put("u", e.u()));
-    }
-    d.closingDraw().ifPresent(c -> writeDraw(n.putObject("closing_draw"), c));
-    d.purpose().ifPresent(p -> n.put("purpose", p));
-    put(n, "acceptance_ml_per_min", d.acceptance());
-    d.makerRule()
+    writeInstruments(n, d.instruments());
+    d.surroundings().soak().ifPresent(s -> writeSoak(n, s));
+    writeCourse(n, d.course());
+    l.purpose().ifPresent(p -> n.put("purpose", p.word()));
+    put(n, "acceptance_ml_per_min", l.acceptance());
+    l.makerRule()
         .ifPresent(
             r ->
                 n.putObject("maker_rule")
-                    .put("pressure_kpa", r.pressureKpa())
+                    .put("pressure_kpa", r.pressure().kilopascals())
                     .put("minutes", r.minutes())
-                    .put("drop_kpa", r.dropKpa()));
-    d.windowS().ifPresent(w -> n.putArray("window_s").add(w.get(0)).add(w.get(1)));
+                    .put("drop_kpa", r.drop()));
     return n;
+  }
+
+  private static void writeSoak(ObjectNode n, Soak soak) {
+    if (soak instanceof Soak.Overnight) {
+      n.put("soak", "overnight");
+    } else if (soak instanceof Soak.Hours stood) {
+      n.put("soak", stood.hours());
+    } else {
+      throw new IllegalArgumentException("nobody can say that it stood " + soak);
+    }
+  }
+
+  private static void writeInstruments(ObjectNode n, HoldSetup.Instruments i) {
+    i.gauge().ifPresent(g -> writeGauge(n.putObject("gauge"), g));
+    i.thermometer()
+        .ifPresent(
+            t ->
+                n.putObject("thermometer")
+                    .put("resolution_c", t.resolution())
+                    .put("repeatability_c", t.repeatability()));
+    put(n, "own_leak_ml_per_min", i.ownLeak());
+    put(n, "own_leak_u", i.ownLeakU());
+  }
+
+  private static void writeCourse(ObjectNode n, HoldSetup.Course c) {
+    put(n, "pumped_until_s", c.pumpedUntilS());
+    put(n, "pumped_from_kpa", c.pumpedFromKpa());
+    put(n, "released_before_min", c.releasedBeforeMin());
+    if (!c.earlier().isEmpty()) {
+      ArrayNode earlier = n.putArray("earlier");
+      c.earlier().forEach(e -> earlier.addObject().put("settled_ml", e.settled()).put("u", e.u()));
+    }
+    c.closingDraw().ifPresent(draw -> writeDraw(n.putObject("closing_draw"), draw));
+    c.window().ifPresent(w -> n.putArray("window_s").add(w.from()).add(w.to()));
   }
 
   private static void writeCompliance(ObjectNode n, Compliance c) {
@@ -299,24 +378,31 @@ public final class HoldJson {
     c.strokes().ifPresent(s -> writeStrokes(n.putObject("strokes"), s));
   }
 
-  private static void writeStrokes(ObjectNode n, StrokesMember s) {
+  private static void writeStrokes(ObjectNode n, CountedStrokes s) {
     n.put("stroke_ml", s.strokeMl()).put("start_kpa", s.startKpa());
     ArrayNode readings = n.putArray("readings");
     s.readings()
-        .forEach(r -> readings.addObject().put("count", r.count()).put("gauge_kpa", r.gaugeKpa()));
+        .forEach(
+            r ->
+                readings
+                    .addObject()
+                    .put("count", r.count())
+                    .put("gauge_kpa", r.gauge().kilopascals()));
   }
 
-  private static void writeGauge(ObjectNode n, GaugeMember g) {
-    n.put("resolution_kpa", g.resolutionKpa()).put("repeatability_kpa", g.repeatabilityKpa());
-    put(n, "range_kpa", g.rangeKpa());
-    put(n, "zero_drift_kpa", g.zeroDriftKpa());
+  private static void writeGauge(ObjectNode n, KnownGauge g) {
+    n.put("resolution_kpa", g.resolution()).put("repeatability_kpa", g.repeatability());
+    put(n, "range_kpa", g.range());
+    put(n, "zero_drift_kpa", g.zeroDrift());
     if (!g.calibrated()) {
       n.put("calibrated", false);
     }
   }
 
-  private static void writeDraw(ObjectNode n, DrawMember d) {
-    n.put("ml", d.ml()).put("before_kpa", d.beforeKpa()).put("after_kpa", d.afterKpa());
+  private static void writeDraw(ObjectNode n, Draw d) {
+    n.put("ml", d.millilitresOut())
+        .put("before_kpa", d.before().kilopascals())
+        .put("after_kpa", d.after().kilopascals());
   }
 
   private static void put(ObjectNode n, String member, OptionalDouble value) {

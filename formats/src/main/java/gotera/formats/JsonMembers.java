@@ -169,46 +169,6 @@ final class JsonMembers {
     return elements;
   }
 
-  /** Hours stood, or infinity for overnight. */
-  OptionalDouble soak(String name) {
-    JsonNode node = get(name);
-    if (node == null) {
-      return OptionalDouble.empty();
-    }
-    if (node.isString() && node.stringValue().equals("overnight")) {
-      return OptionalDouble.of(Double.POSITIVE_INFINITY);
-    }
-    if (node.isString() && node.stringValue().equals("unknown")) {
-      return OptionalDouble.empty();
-    }
-    if (node.isNumber() && Range.STOOD.holds(node.doubleValue())) {
-      return OptionalDouble.of(node.doubleValue());
-    }
-    refuse(
-        name, node.toString(), "overnight, unknown or hours stood, at most " + Range.STOOD.high());
-    return OptionalDouble.empty();
-  }
-
-  Optional<List<Double>> window(String name) {
-    JsonNode node = get(name);
-    if (node == null) {
-      return Optional.empty();
-    }
-    boolean good =
-        node.isArray()
-            && node.size() == 2
-            && node.get(0).isNumber()
-            && node.get(1).isNumber()
-            && Range.TRACE_CLOCK.holds(node.get(0).doubleValue())
-            && Range.TRACE_CLOCK.holds(node.get(1).doubleValue())
-            && node.get(0).doubleValue() < node.get(1).doubleValue();
-    if (!good) {
-      refuse(name, node.toString(), "two numbers, start before end");
-      return Optional.empty();
-    }
-    return Optional.of(List.of(node.get(0).doubleValue(), node.get(1).doubleValue()));
-  }
-
   void refuse(String name, String found, String expected) {
     problems.add(0, path + name, found, expected);
   }
@@ -222,7 +182,8 @@ final class JsonMembers {
     }
   }
 
-  private @Nullable JsonNode get(String name) {
+  /** A member as it stands, now known; null where it is absent. */
+  @Nullable JsonNode get(String name) {
     known.add(name);
     JsonNode node = object.get(name);
     return node == null || node.isNull() ? null : node;

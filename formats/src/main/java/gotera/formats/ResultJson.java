@@ -3,6 +3,8 @@ package gotera.formats;
 import gotera.pressure.HoldConditions;
 import gotera.pressure.PressureTestResult;
 import gotera.pressure.law.LeakLaw;
+import gotera.pressure.setup.CompletedHold;
+import gotera.pressure.setup.HoldSetup;
 import gotera.pressure.verdict.Reason;
 import gotera.uncertainty.Contribution;
 import java.util.Locale;
@@ -24,14 +26,11 @@ public final class ResultJson {
    *
    * @param trace name of the trace
    * @param result the result
-   * @param description the hold description as it was read
+   * @param setup the hold as it was described
    * @param completed the conditions used, and the defaults taken
    */
   public static String line(
-      String trace,
-      PressureTestResult result,
-      HoldDescription description,
-      HoldDefaults completed) {
+      String trace, PressureTestResult result, HoldSetup setup, CompletedHold completed) {
     ObjectNode n = MAPPER.createObjectNode();
     n.put("trace", trace).put("verdict", result.verdict().word());
     result.rate().ifPresent(r -> rate(n, r));
@@ -52,12 +51,12 @@ public final class ResultJson {
       reason.numbers().forEach(f -> figures.add(rounded(f)));
     }
     ArrayNode assumed = n.putArray("assumed");
-    completed.assumed().forEach(assumed::add);
+    completed.assumed().forEach(a -> assumed.add(a.member()));
     result.window().ifPresent(w -> n.putArray("window_s").add(w.from()).add(w.to()));
     ArrayNode disturbances = n.putArray("disturbances_s");
     result.disturbances().forEach(d -> disturbances.addArray().add(d.from()).add(d.to()));
     n.put("estimator", result.estimator());
-    n.set("hold", HoldJson.node(description));
+    n.set("hold", HoldJson.node(setup));
     used(n.putObject("used"), completed.conditions());
     return MAPPER.writeValueAsString(n);
   }

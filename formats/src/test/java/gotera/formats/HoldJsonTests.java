@@ -7,6 +7,9 @@ import gotera.formats.ReadOutcome.Rejected;
 import gotera.pressure.HoldConditions;
 import gotera.pressure.compliance.AirAndHoses;
 import gotera.pressure.law.Medium;
+import gotera.pressure.setup.Assumption;
+import gotera.pressure.setup.CompletedHold;
+import gotera.pressure.setup.HoldSetup;
 import gotera.pressure.trace.Soak;
 import gotera.pressure.trace.Trace;
 import gotera.testkit.Close;
@@ -30,29 +33,29 @@ class HoldJsonTests {
 
   @Test
   void survivesWritingAndReading() {
-    HoldDescription description = accepted(WHOLE);
+    HoldSetup description = accepted(WHOLE);
     assertThat(accepted(HoldJson.write(description))).isEqualTo(description);
   }
 
   @Test
   void completesWhatIsAbsentAndNamesIt() {
-    HoldDescription bare =
+    HoldSetup bare =
         accepted("{\"rated_kpa\":110,\"liquid_ml\":6000,\"compliance\":{\"trapped_air_ml\":150}}");
-    HoldDefaults completed = HoldDefaults.complete(bare, Trace.builder().reading(0, 110).build());
+    CompletedHold completed = CompletedHold.of(bare, Trace.builder().reading(0, 110).build());
     HoldConditions c = completed.conditions();
     Close.to("limit (kPa)", c.limit().pressure().kilopascals(), 110, 0);
     Close.to("gauge step (kPa)", c.gauge().resolution(), 3.4, 0);
     Close.to("acceptance (mL/min)", c.acceptance().limit(), 0.1, 0);
     assertThat(c.soak()).isEqualTo(new Soak.Unknown());
     assertThat(c.airAndHoses().source()).isEqualTo(AirAndHoses.Source.GEOMETRY);
-    assertThat(completed.assumed())
+    assertThat(completed.assumed().stream().map(Assumption::member))
         .contains("gauge", "thermometer", "purpose", "atmosphere_kpa", "strength", "soak");
   }
 
   @Test
   void measuresAirAndHosesFromADraw() {
-    HoldDefaults completed =
-        HoldDefaults.complete(accepted(WHOLE), Trace.builder().reading(0, 120).build());
+    CompletedHold completed =
+        CompletedHold.of(accepted(WHOLE), Trace.builder().reading(0, 120).build());
     AirAndHoses system = completed.conditions().airAndHoses();
     assertThat(system.source()).isEqualTo(AirAndHoses.Source.MEASURED);
     // by hand at 90.5 kPa air: P1 210.5, P2 191.3; (20 − 0.3·19.2)/(P1/P2 − 1) = 141.9
@@ -64,7 +67,7 @@ class HoldJsonTests {
   void aDrawIsReckonedFromTheEndOfPumpingNotFromItsBegin() {
     // pumping ends at 5 s; the reading at 0 s belongs to it
     Trace pumped = Trace.builder().reading(0, 0).reading(6, 120).reading(60, 119).build();
-    HoldDefaults completed = HoldDefaults.complete(accepted(WHOLE), pumped);
+    CompletedHold completed = CompletedHold.of(accepted(WHOLE), pumped);
     Close.to(
         "trapped air (mL)",
         completed.conditions().airAndHoses().trappedAir().millilitres(),
@@ -122,7 +125,7 @@ class HoldJsonTests {
          "compliance":{"trapped_air_ml":8000}}
         """;
     HoldConditions conditions =
-        HoldDefaults.complete(accepted(dry), Trace.builder().reading(0, 110).build()).conditions();
+        CompletedHold.of(accepted(dry), Trace.builder().reading(0, 110).build()).conditions();
     // by hand: 0.3 mL/min of coolant of 1056 kg/m³ at √(2·110000/1056) = 14.4 m/s, air at 198.6
     Close.to("limit (mL/min)", conditions.acceptance().limit(), 0.3 * 198.6 / 14.43, 0.02);
   }
@@ -134,15 +137,15 @@ class HoldJsonTests {
     assertThat(rejected("[1]").get(0).expected()).contains("JSON");
   }
 
-  private static HoldDescription accepted(String json) {
-    ReadOutcome<HoldDescription> read = HoldJson.read(json);
+  private static HoldSetup accepted(String json) {
+    ReadOutcome<HoldSetup> read = HoldJson.read(json);
     assertThat(read).isInstanceOf(Accepted.class);
-    return ((Accepted<HoldDescription>) read).value();
+    return ((Accepted<HoldSetup>) read).value();
   }
 
   private static List<FormatProblem> rejected(String json) {
-    ReadOutcome<HoldDescription> read = HoldJson.read(json);
+    ReadOutcome<HoldSetup> read = HoldJson.read(json);
     assertThat(read).isInstanceOf(Rejected.class);
-    return ((Rejected<HoldDescription>) read).problems();
+    return ((Rejected<HoldSetup>) read).problems();
   }
 }

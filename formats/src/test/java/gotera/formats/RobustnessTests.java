@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import gotera.pressure.PressureTest;
 import gotera.pressure.PressureTestResult;
 import gotera.pressure.Remedy;
+import gotera.pressure.setup.CompletedHold;
+import gotera.pressure.setup.HoldSetup;
 import gotera.pressure.trace.Trace;
 import gotera.testkit.Hostile;
 import gotera.testkit.Seeds;
@@ -54,21 +56,21 @@ class RobustnessTests {
     cases(
         random -> {
           String json = description(random);
-          ReadOutcome<HoldDescription> hold = HoldJson.read(json);
+          ReadOutcome<HoldSetup> hold = HoldJson.read(json);
           String csv = trace(random);
           ReadOutcome<Trace> trace =
               TraceCsv.read(new ByteArrayInputStream(csv.getBytes(StandardCharsets.UTF_8)));
           placesNamed(hold);
           placesNamed(trace);
-          if (hold instanceof ReadOutcome.Accepted<HoldDescription> h
+          if (hold instanceof ReadOutcome.Accepted<HoldSetup> h
               && trace instanceof ReadOutcome.Accepted<Trace> t) {
             verdict(h.value(), t.value(), json + "\n" + csv);
           }
         });
   }
 
-  private static void verdict(HoldDescription hold, Trace trace, String shown) {
-    HoldDefaults completed = HoldDefaults.complete(hold, trace);
+  private static void verdict(HoldSetup hold, Trace trace, String shown) {
+    CompletedHold completed = CompletedHold.of(hold, trace);
     PressureTest test = new PressureTest(trace, completed.conditions());
     PressureTestResult result = test.analyse();
     result

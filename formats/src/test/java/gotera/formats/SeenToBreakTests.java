@@ -5,6 +5,8 @@ import static org.assertj.core.api.Assertions.assertThatCode;
 
 import gotera.pressure.PressureTest;
 import gotera.pressure.PressureTestResult;
+import gotera.pressure.setup.CompletedHold;
+import gotera.pressure.setup.HoldSetup;
 import gotera.pressure.trace.Trace;
 import gotera.pressure.trace.TraceEvent;
 import gotera.pressure.verdict.MakerRule.Met;
@@ -38,12 +40,12 @@ class SeenToBreakTests {
         + "}";
   }
 
-  private static HoldDescription accepted(String json) {
-    return ((ReadOutcome.Accepted<HoldDescription>) HoldJson.read(json)).value();
+  private static HoldSetup accepted(String json) {
+    return ((ReadOutcome.Accepted<HoldSetup>) HoldJson.read(json)).value();
   }
 
   private static List<FormatProblem> refused(String json) {
-    return ((ReadOutcome.Rejected<HoldDescription>) HoldJson.read(json)).problems();
+    return ((ReadOutcome.Rejected<HoldSetup>) HoldJson.read(json)).problems();
   }
 
   private static Trace steady(double... gauges) {
@@ -55,8 +57,7 @@ class SeenToBreakTests {
   }
 
   private static PressureTestResult analyse(String json, Trace trace) {
-    return new PressureTest(trace, HoldDefaults.complete(accepted(json), trace).conditions())
-        .analyse();
+    return new PressureTest(trace, CompletedHold.of(accepted(json), trace).conditions()).analyse();
   }
 
   private static List<Code> codes(PressureTestResult result) {
@@ -69,7 +70,7 @@ class SeenToBreakTests {
 
     private static double air(String draws) {
       Trace trace = steady(110, 109.9, 109.8);
-      return HoldDefaults.complete(accepted(hold("\"draws\":[" + draws + "]", "")), trace)
+      return CompletedHold.of(accepted(hold("\"draws\":[" + draws + "]", "")), trace)
           .conditions()
           .airAndHoses()
           .trappedAir()

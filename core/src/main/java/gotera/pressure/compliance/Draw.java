@@ -24,8 +24,14 @@ public record Draw(Volume volume, GaugePressure before, GaugePressure after) {
     }
   }
 
+  /** A volume that left, or was pushed in if negative (mL), with the gauge around it (kPa). */
+  public static Draw of(double millilitresOut, double before, double after) {
+    return new Draw(
+        new Volume(Math.abs(millilitresOut)), new GaugePressure(before), new GaugePressure(after));
+  }
+
   /** The volume that left (mL); negative where it was pushed in. */
-  double signed() {
+  public double millilitresOut() {
     return before.compareTo(after) > 0 ? volume.millilitres() : -volume.millilitres();
   }
 
@@ -44,7 +50,7 @@ public record Draw(Volume volume, GaugePressure before, GaugePressure after) {
   public double trappedAirBefore(double hose, AbsolutePressure atmosphere) {
     double p1 = before.above(atmosphere).kilopascals();
     double p2 = after.above(atmosphere).kilopascals();
-    return (signed() - hose * (p1 - p2)) / (p1 / p2 - 1);
+    return (millilitresOut() - hose * (p1 - p2)) / (p1 / p2 - 1);
   }
 
   /** The step a draw of this volume should give on a system that is known (kPa). */

@@ -53,7 +53,7 @@ public record MeasuredCompliance(double hose, double air, double[][] covariance)
       double p1 = draw.before().above(atmosphere).kilopascals();
       double p2 = draw.after().above(atmosphere).kilopascals();
       double u = Math.hypot(draw.volumeU(), Math.sqrt(2) * readingU * perKilopascal);
-      rows.add(new double[] {p1 - p2, start / p2 - start / p1, draw.signed(), u});
+      rows.add(new double[] {p1 - p2, start / p2 - start / p1, draw.millilitresOut(), u});
     }
     return solve(rows, prior);
   }

@@ -1,5 +1,8 @@
 package gotera.pressure.verdict;
 
+import java.util.Arrays;
+import java.util.Optional;
+
 /**
  * The rate at the rated pressure up to which a system counts as tight, and what it is for.
  *
@@ -41,6 +44,11 @@ public record Acceptance(Purpose purpose, double limit) {
     /** The word for it in files and messages. */
     public String word() {
       return word;
+    }
+
+    /** The one of a word. */
+    public static Optional<Purpose> of(String word) {
+      return Arrays.stream(values()).filter(p -> p.word.equals(word)).findFirst();
     }
 
     /** The usual limit (mL/min). */

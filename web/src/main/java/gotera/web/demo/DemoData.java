@@ -4,14 +4,17 @@ import gotera.circuit.CircuitPresets;
 import gotera.circuit.DripSpot;
 import gotera.circuit.Features;
 import gotera.circuit.Features.Extra;
-import gotera.formats.HoldDescription;
-import gotera.formats.HoldDescription.Compliance;
-import gotera.formats.HoldDescription.DrawMember;
-import gotera.formats.HoldDescription.GaugeMember;
-import gotera.formats.HoldDescription.RuleMember;
-import gotera.formats.HoldDescription.ThermometerMember;
+import gotera.pressure.compliance.Draw;
+import gotera.pressure.law.Medium;
+import gotera.pressure.setup.HoldSetup;
+import gotera.pressure.setup.HoldSetup.Compliance;
+import gotera.pressure.setup.HoldSetup.KnownGauge;
+import gotera.pressure.trace.Soak;
+import gotera.pressure.trace.Thermometer;
 import gotera.pressure.trace.Trace;
 import gotera.pressure.trace.TraceEvent;
+import gotera.pressure.verdict.Acceptance.Purpose;
+import gotera.pressure.verdict.MakerRule;
 import gotera.quantity.GaugePressure;
 import gotera.simulation.StandInVehicle;
 import gotera.simulation.StandInVehicle.Hold;
@@ -132,7 +135,8 @@ class DemoData {
     Hold hold = new Hold(58, 40, 70, 5, 17, 0);
     Trace trace = bench.run(hold, List.of(Leak.orifice(62, 110)), 21);
     UUID test =
-        tests.begin(job, Phase.SEARCH, bench.hold(110, "search", 150, Draws.NONE), "digital", BY);
+        tests.begin(
+            job, Phase.SEARCH, bench.hold(110, Purpose.SEARCH, 150, Draws.NONE), "digital", BY);
     tests.addTrace(test, trace, BY);
     tests.finish(test);
   }
@@ -158,7 +162,8 @@ class DemoData {
     Hold hold = new Hold(117, 30, 16 * 60, 15, 18.4, -0.012);
     Draws draws = bench.draws(hold, leaks, 31);
     UUID test =
-        tests.begin(job, Phase.SEARCH, bench.hold(117.2, "search", 160, draws), "digital", BY);
+        tests.begin(
+            job, Phase.SEARCH, bench.hold(117.2, Purpose.SEARCH, 160, draws), "digital", BY);
     Trace.Builder trace = copy(bench.run(hold, leaks, 32));
     trace.event(TraceEvent.at(30 + 6.4 * 60, TraceEvent.Kind.FIRST_BEAD));
     tests.addTrace(test, trace.build(), BY);
@@ -214,7 +219,7 @@ class DemoData {
         tests.begin(
             job,
             Phase.SEARCH,
-            bench.hold(110, "search", 110, bench.draws(hold, leak, 41)),
+            bench.hold(110, Purpose.SEARCH, 110, bench.draws(hold, leak, 41)),
             "digital",
             BY);
     tests.addTrace(before, bench.run(hold, leak, 42), BY);
@@ -237,7 +242,7 @@ class DemoData {
         tests.begin(
             job,
             Phase.RE_TEST,
-            bench.hold(110, "sign-off", 110, bench.draws(again, List.of(), 51)),
+            bench.hold(110, Purpose.SIGN_OFF, 110, bench.draws(again, List.of(), 51)),
             "digital",
             BY);
     tests.addTrace(after, bench.run(again, List.of(), 52), BY);
@@ -332,7 +337,7 @@ class DemoData {
   }
 
   /** Draws at the end of a hold. */
-  private record Draws(Optional<DrawMember> measuring, Optional<DrawMember> closing) {
+  private record Draws(Optional<Draw> measuring, Optional<Draw> closing) {
     static final Draws NONE = new Draws(Optional.empty(), Optional.empty());
   }
 
@@ -349,12 +354,13 @@ class DemoData {
       double[] large = vehicle.draw(hold, 20, new Random(seed));
       double[] small = vehicle.draw(hold, 2, new Random(seed + 1));
       return new Draws(
-          Optional.of(new DrawMember(20, large[0], large[1])),
-          Optional.of(new DrawMember(2, small[0], small[1])));
+          Optional.of(Draw.of(20, large[0], large[1])),
+          Optional.of(Draw.of(2, small[0], small[1])));
     }
 
-    HoldDescription hold(double rated, String purpose, double estimatedAir, Draws draws) {
-      return HoldDescription.of(
+    HoldSetup hold(double rated, Purpose purpose, double estimatedAir, Draws draws) {
+      HoldSetup bare =
+          HoldSetup.of(
               rated,
               system.liquid(),
               Compliance.figure(
@@ -362,26 +368,23 @@ class DemoData {
                       OptionalDouble.empty(),
                       OptionalDouble.empty(),
                       false)
-                  .withDraws(draws.measuring().stream().toList()))
-          .limitKpa(OptionalDouble.of(rated))
-          .strength(OptionalDouble.of(STRENGTH))
-          .gauge(
-              Optional.of(
-                  new GaugeMember(
+                  .withDraws(draws.measuring().stream().toList()));
+      MakerRule rule = new MakerRule(new GaugePressure(Math.rint(rated) - 4), 2, 6);
+      return bare.with(bare.limits().under(rated, rated, false).against(purpose, Optional.of(rule)))
+          .with(bare.surroundings().stood(Optional.of(new Soak.Overnight())))
+          .with(new HoldSetup.Filling(system.liquid(), OptionalDouble.of(STRENGTH), Medium.LIQUID))
+          .with(
+              HoldSetup.Instruments.of(
+                  new KnownGauge(
                       INSTRUMENTS.gaugeStep(),
                       INSTRUMENTS.gaugeNoise(),
                       OptionalDouble.of(250),
                       OptionalDouble.of(0.05),
-                      true)))
-          .thermometer(
-              Optional.of(
-                  new ThermometerMember(
-                      INSTRUMENTS.thermometerStep(), INSTRUMENTS.thermometerNoise())))
-          .soakHours(OptionalDouble.of(Double.POSITIVE_INFINITY))
-          .closingDraw(draws.closing())
-          .purpose(Optional.of(purpose))
-          .makerRule(Optional.of(new RuleMember(Math.rint(rated) - 4, 2, 6)))
-          .done();
+                      true),
+                  Optional.of(
+                      new Thermometer(
+                          INSTRUMENTS.thermometerStep(), INSTRUMENTS.thermometerNoise()))))
+          .with(bare.course().closed(draws.closing()));
     }
   }
 }

@@ -1,6 +1,6 @@
 package gotera.web.fill;
 
-import gotera.formats.HoldDescription.DrawMember;
+import gotera.pressure.compliance.Draw;
 import gotera.refill.FillAccount;
 import gotera.web.finding.Finding;
 import gotera.web.finding.FindingService;
@@ -112,15 +112,15 @@ public class FillService implements StepReporter {
     }
     for (PressureTestView test : tests.all(jobId)) {
       Instant at = test.finishedAt().orElse(test.startedAt());
-      List<DrawMember> draws = new ArrayList<>(test.hold().compliance().draws());
-      test.hold().closingDraw().ifPresent(draws::add);
-      for (DrawMember draw : draws) {
-        boolean in = draw.ml() < 0;
+      List<Draw> draws = new ArrayList<>(test.hold().compliance().draws());
+      test.hold().course().closingDraw().ifPresent(draws::add);
+      for (Draw draw : draws) {
+        boolean in = draw.millilitresOut() < 0;
         lines.add(
             new Line(
                 at,
                 in ? FillEntryKind.PUSHED_IN : FillEntryKind.DRAWN,
-                Math.abs(draw.ml()),
+                Math.abs(draw.millilitresOut()),
                 0,
                 Optional.empty()));
       }

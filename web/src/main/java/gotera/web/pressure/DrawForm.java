@@ -1,6 +1,7 @@
 package gotera.web.pressure;
 
-import gotera.formats.HoldDescription.DrawMember;
+import gotera.pressure.compliance.Draw;
+import gotera.pressure.setup.Usual;
 import gotera.range.Range;
 import gotera.web.shell.Entry;
 import gotera.web.shell.FieldProblems;
@@ -22,11 +23,6 @@ record DrawForm(String drawKind, String way, String volume, String before, Strin
   static final List<String> KINDS = List.of("measuring", "closing");
   static final List<String> WAYS = List.of("out", "in");
 
-  /** What measures well, and what closes a sign-off (mL) (our judgement, untested). */
-  private static final String USUAL = "20 mL";
-
-  private static final String USUAL_CLOSING = "2 mL";
-
   /** Everything absent is empty. */
   DrawForm {
     drawKind = Entry.choice(drawKind, KINDS);
@@ -38,18 +34,18 @@ record DrawForm(String drawKind, String way, String volume, String before, Strin
 
   /** The next draw of a test: where the gauge stood last, what is usual. */
   static DrawForm next(PressureTestView test, Figures figures) {
-    List<DrawMember> draws = test.hold().compliance().draws();
-    boolean closing = !draws.isEmpty() && test.hold().closingDraw().isEmpty();
+    List<Draw> draws = test.hold().compliance().draws();
+    boolean closing = !draws.isEmpty() && test.hold().course().closingDraw().isEmpty();
     OptionalDouble last =
-        test.hold().closingDraw().isPresent()
-            ? OptionalDouble.of(test.hold().closingDraw().get().afterKpa())
+        test.hold().course().closingDraw().isPresent()
+            ? OptionalDouble.of(test.hold().course().closingDraw().get().after().kilopascals())
             : draws.isEmpty()
                 ? lastReading(test)
-                : OptionalDouble.of(draws.get(draws.size() - 1).afterKpa());
+                : OptionalDouble.of(draws.get(draws.size() - 1).after().kilopascals());
     return new DrawForm(
         closing ? "closing" : "measuring",
         "out",
-        closing ? USUAL_CLOSING : USUAL,
+        Figures.plain(closing ? Usual.CLOSING_DRAW : Usual.DRAW) + " mL",
         last.isPresent() ? figures.pressureField(last.getAsDouble()) : "",
         "");
   }
@@ -63,7 +59,7 @@ record DrawForm(String drawKind, String way, String volume, String before, Strin
     return n == 0 ? OptionalDouble.empty() : OptionalDouble.of(test.trace().gauge(n - 1));
   }
 
-  Optional<DrawMember> read(FieldProblems problems, PressureTestView test, Figures figures) {
+  Optional<Draw> read(FieldProblems problems, PressureTestView test, Figures figures) {
     OptionalDouble ml = problems.millilitres("volume", volume, 1, Range.DRAW);
     OptionalDouble from = problems.kilopascals("before", before, figures.unit(), Range.PRESSED);
     OptionalDouble to = problems.kilopascals("after", after, figures.unit(), Range.PRESSED);
@@ -80,7 +76,7 @@ record DrawForm(String drawKind, String way, String volume, String before, Strin
     }
     return problems.none()
         ? Optional.of(
-            new DrawMember(
+            Draw.of(
                 in ? -ml.getAsDouble() : ml.getAsDouble(), from.getAsDouble(), to.getAsDouble()))
         : Optional.empty();
   }

@@ -1,8 +1,11 @@
 package gotera.web.pressure;
 
-import gotera.formats.HoldDescription;
-import gotera.formats.HoldDescription.DrawMember;
 import gotera.pressure.Decider;
+import gotera.pressure.HoldConditions.Window;
+import gotera.pressure.compliance.Draw;
+import gotera.pressure.setup.HoldSetup;
+import gotera.pressure.setup.HoldSetup.CountedStrokes;
+import gotera.pressure.trace.Soak;
 import gotera.pressure.trace.TraceEvent;
 import gotera.web.pressure.PressureService.Added;
 import gotera.web.shell.FieldProblems;
@@ -48,7 +51,7 @@ class HoldController {
       Model model) {
     PressureTestView test = tests.require(testId);
     FieldProblems problems = new FieldProblems(words);
-    Optional<DrawMember> draw = form.read(problems, test, figures);
+    Optional<Draw> draw = form.read(problems, test, figures);
     if (draw.isPresent()) {
       Added added =
           tests.edit(testId, h -> form.closing() ? closing(h, draw) : measuring(h, draw.get()));
@@ -77,9 +80,7 @@ class HoldController {
             h ->
                 closing
                     ? closing(h, Optional.empty())
-                    : h.edit()
-                        .compliance(h.compliance().withDraws(withoutLast(h.compliance().draws())))
-                        .done());
+                    : h.with(h.compliance().withDraws(withoutLast(h.compliance().draws()))));
     return done(test, added, figures, model);
   }
 
@@ -105,19 +106,17 @@ class HoldController {
     return done(test, tests.edit(testId, HoldController::withoutLastCount), figures, model);
   }
 
-  private static HoldDescription withoutLastCount(HoldDescription h) {
-    return h.edit()
-        .compliance(
-            h.compliance()
-                .withStrokes(
-                    h.compliance()
-                        .strokes()
-                        .filter(s -> s.readings().size() > 1)
-                        .map(
-                            s ->
-                                new HoldDescription.StrokesMember(
-                                    s.strokeMl(), s.startKpa(), withoutLast(s.readings())))))
-        .done();
+  private static HoldSetup withoutLastCount(HoldSetup h) {
+    return h.with(
+        h.compliance()
+            .withStrokes(
+                h.compliance()
+                    .strokes()
+                    .filter(s -> s.readings().size() > 1)
+                    .map(
+                        s ->
+                            new CountedStrokes(
+                                s.strokeMl(), s.startKpa(), withoutLast(s.readings())))));
   }
 
   /** One tap that answers what would decide the test. */
@@ -132,8 +131,7 @@ class HoldController {
       throw new NotFound("answer " + answer);
     }
     Added added =
-        tests.edit(
-            testId, h -> h.edit().soakHours(OptionalDouble.of(Double.POSITIVE_INFINITY)).done());
+        tests.edit(testId, h -> h.with(h.surroundings().stood(Optional.of(new Soak.Overnight()))));
     return done(test, added, figures, model);
   }
 
@@ -151,9 +149,9 @@ class HoldController {
       @PathVariable UUID testId, @ModelAttribute WindowForm form, Figures figures, Model model) {
     PressureTestView test = tests.require(testId);
     FieldProblems problems = new FieldProblems(words);
-    Optional<List<Double>> window = form.read(problems, test);
+    Optional<Window> window = form.read(problems, test);
     if (problems.none()) {
-      Added added = tests.edit(testId, h -> h.edit().windowS(window).done());
+      Added added = tests.edit(testId, h -> h.with(h.course().within(window)));
       if (added == Added.YES) {
         return PressureBench.back(test);
       }
@@ -195,13 +193,16 @@ class HoldController {
   }
 
   /** While the curve is read live, a draw ends the hold on it. */
-  private void mark(PressureTestView test, DrawMember draw, Principal principal) {
+  private void mark(PressureTestView test, Draw draw, Principal principal) {
     int n = test.trace().size();
     double now = tests.now(test);
-    if (draw.ml() > 0 && test.holding() && n > 0 && now >= test.trace().seconds(n - 1)) {
+    if (draw.millilitresOut() > 0
+        && test.holding()
+        && n > 0
+        && now >= test.trace().seconds(n - 1)) {
       tests.addEvent(
           test.id(),
-          new TraceEvent(now, TraceEvent.Kind.DRAW, OptionalDouble.of(draw.ml())),
+          new TraceEvent(now, TraceEvent.Kind.DRAW, OptionalDouble.of(draw.millilitresOut())),
           principal.getName());
     }
   }
@@ -214,14 +215,14 @@ class HoldController {
         model);
   }
 
-  private static HoldDescription closing(HoldDescription h, Optional<DrawMember> draw) {
-    return h.edit().closingDraw(draw).done();
+  private static HoldSetup closing(HoldSetup h, Optional<Draw> draw) {
+    return h.with(h.course().closed(draw));
   }
 
-  private static HoldDescription measuring(HoldDescription h, DrawMember draw) {
-    List<DrawMember> draws = new ArrayList<>(h.compliance().draws());
+  private static HoldSetup measuring(HoldSetup h, Draw draw) {
+    List<Draw> draws = new ArrayList<>(h.compliance().draws());
     draws.add(draw);
-    return h.edit().compliance(h.compliance().withDraws(draws)).done();
+    return h.with(h.compliance().withDraws(draws));
   }
 
   private static <T> List<T> withoutLast(List<T> all) {

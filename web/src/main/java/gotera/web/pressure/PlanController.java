@@ -3,6 +3,7 @@ package gotera.web.pressure;
 import gotera.drawing.Plan;
 import gotera.drawing.PlanDrawing;
 import gotera.pressure.TestPlan;
+import gotera.pressure.setup.Usual;
 import gotera.web.cap.CapService;
 import gotera.web.job.JobPlace;
 import gotera.web.job.JobService;
@@ -87,7 +88,7 @@ class PlanController {
     model.addAttribute("purposes", SetupForm.PURPOSES);
     model.addAttribute("warmths", PlanForm.WARMTHS);
     model.addAttribute("known", PlanForm.KNOWN);
-    model.addAttribute("mostAir", PlanForm.MOST_AIR);
+    model.addAttribute("mostAir", Usual.MOST_PLANNED_AIR);
     plan.ifPresent(p -> model.addAttribute("answer", answer(p, figures)));
     model.addAttribute("begin", begin(id, phase, form));
     return "pressure/plan";
@@ -130,10 +131,10 @@ class PlanController {
     OptionalDouble shortest = reading.plan().shortest(limit);
     List<Plan.Point> points = new ArrayList<>();
     double longest = 15;
-    double most = Math.max(PlanForm.MOST_AIR, reading.air());
+    double most = Math.max(Usual.MOST_PLANNED_AIR, reading.air());
     for (int i = 1; i <= POINTS; i++) {
       double air = most * i / POINTS;
-      OptionalDouble minutes = reading.make().apply(air).shortest(limit);
+      OptionalDouble minutes = reading.hold().with(air).shortest(limit);
       points.add(new Plan.Point(air, minutes));
       longest = Math.max(longest, Math.min(60, minutes.orElse(0)));
     }

@@ -1,8 +1,12 @@
 package gotera.web.pressure;
 
-import gotera.formats.HoldDescription;
-import gotera.formats.HoldDescription.GaugeMember;
 import gotera.pressure.compliance.Geometry;
+import gotera.pressure.setup.HoldSetup;
+import gotera.pressure.setup.HoldSetup.KnownGauge;
+import gotera.pressure.setup.KeptCompliance;
+import gotera.pressure.setup.Usual;
+import gotera.pressure.trace.Thermometer;
+import gotera.pressure.verdict.MakerRule;
 import gotera.quantity.PressureUnit;
 import gotera.web.cap.CapFacts;
 import gotera.web.job.JobView;
@@ -51,14 +55,6 @@ record PlanForm(
   static final List<String> KNOWN = List.of("measured", "sizes");
   static final List<String> WARMTHS = List.of("unknown", "hours", "overnight", "probe", "pre-hold");
 
-  /** Most air that the slider shows (mL). */
-  static final int MOST_AIR = 600;
-
-  // what stands in a new plan (our judgement, untested): the user sees and changes it
-  private static final double USUAL_AIR = 150;
-  private static final String USUAL_INTERVAL = "30";
-  private static final double USUAL_PSI = 0.1 * PressureUnit.PSI.kilopascals();
-
   /** Everything absent is empty. */
   PlanForm {
     pressure = Entry.text(pressure, 40);
@@ -91,36 +87,38 @@ record PlanForm(
       Optional<CapFacts> cap,
       List<PressureTestView> tests,
       Figures figures) {
-    Optional<HoldDescription> hold =
+    Optional<HoldSetup> hold =
         tests.isEmpty() ? Optional.empty() : Optional.of(tests.get(tests.size() - 1).hold());
-    Optional<KeptCompliance> kept = KeptCompliance.newest(tests);
+    Optional<KeptCompliance> kept =
+        KeptCompliance.newest(tests.stream().map(PressureTestView::past).toList());
+    Optional<Thermometer> probe = hold.flatMap(h -> h.instruments().thermometer());
+    Optional<MakerRule> rule = hold.flatMap(h -> h.limits().makerRule());
     return new PlanForm(
         cap.map(c -> figures.pressureField(c.limit().pressure().kilopascals())).orElse(""),
-        hold.flatMap(HoldDescription::gauge)
-            .map(GaugeMember::resolutionKpa)
+        hold.flatMap(h -> h.instruments().gauge())
+            .map(KnownGauge::resolution)
             .map(figures::pressureField)
-            .orElse(figures.pressureField(figures.unit() == PressureUnit.PSI ? USUAL_PSI : 0.5)),
-        USUAL_INTERVAL,
+            .orElse(
+                figures.pressureField(
+                    figures.unit() == PressureUnit.PSI
+                        ? Usual.PLANNED_STEP_PSI * PressureUnit.PSI.kilopascals()
+                        : Usual.PLANNED_STEP)),
+        Figures.plain(Usual.INTERVAL),
         Figures.plain(
             Math.round(
-                kept.map(k -> k.airAndHoses().trappedAir().millilitres()).orElse(USUAL_AIR))),
+                kept.map(k -> k.airAndHoses().trappedAir().millilitres())
+                    .orElse(Usual.PLANNED_AIR))),
         Figures.plain(kept.map(k -> k.airAndHoses().hose()).orElse(Geometry.USUAL_HOSE)),
         kept.isPresent() ? "measured" : "sizes",
-        hold.flatMap(HoldDescription::thermometer).isPresent() ? "probe" : "overnight",
-        hold.flatMap(HoldDescription::thermometer)
-            .map(t -> Figures.full(t.resolutionC()))
-            .orElse("0.1"),
+        probe.isPresent() ? "probe" : "overnight",
+        Figures.full(probe.map(Thermometer::resolution).orElse(Usual.THERMOMETER_STEP)),
         "",
         "0",
-        figures.volumeField(job.liquidMl().orElse(SetupForm.USUAL_LIQUID * 1000)),
-        Figures.plain(100 * job.strength().orElse(0.5)),
+        figures.volumeField(job.liquidMl().orElse(Usual.LIQUID)),
+        Figures.plain(100 * job.strength().orElse(Usual.STRENGTH)),
         phase == Phase.RE_TEST ? "sign-off" : "repair",
-        hold.flatMap(HoldDescription::makerRule)
-            .map(r -> figures.pressureField(r.pressureKpa()))
-            .orElse(""),
-        hold.flatMap(HoldDescription::makerRule).map(r -> Figures.full(r.minutes())).orElse(""),
-        hold.flatMap(HoldDescription::makerRule)
-            .map(r -> figures.pressureField(r.dropKpa()))
-            .orElse(""));
+        rule.map(r -> figures.pressureField(r.pressure().kilopascals())).orElse(""),
+        rule.map(r -> Figures.full(r.minutes())).orElse(""),
+        rule.map(r -> figures.pressureField(r.drop())).orElse(""));
   }
 }

@@ -2,13 +2,15 @@ package gotera.web.pressure;
 
 import gotera.drawing.Curve;
 import gotera.drawing.CurveDrawing;
-import gotera.formats.HoldDescription;
 import gotera.pressure.Decider;
 import gotera.pressure.PressureTest;
 import gotera.pressure.PressureTestResult.Rate;
 import gotera.pressure.Remedy;
 import gotera.pressure.compliance.AirAndHoses;
+import gotera.pressure.compliance.Draw;
 import gotera.pressure.law.Medium;
+import gotera.pressure.setup.HoldSetup;
+import gotera.pressure.setup.KeptCompliance;
 import gotera.pressure.trace.Trace;
 import gotera.pressure.trace.TraceEvent;
 import gotera.pressure.verdict.Reason;
@@ -80,7 +82,7 @@ public class PressurePages {
         disturbances(test),
         pad(test, figures),
         overLimit(test, figures),
-        test.hold().windowS().isPresent(),
+        test.hold().course().window().isPresent(),
         complianceShown(test, figures),
         table(test, contents, from, figures),
         events(test, contents),
@@ -92,7 +94,7 @@ public class PressurePages {
         deciders(test, figures),
         remedies(test, figures),
         beside.of(test, figures),
-        test.assumed().stream().map(m -> words.say("assumed." + m)).toList(),
+        test.assumed().stream().map(m -> words.say("assumed." + m.member())).toList(),
         test.phase() == Phase.RE_TEST);
   }
 
@@ -253,7 +255,7 @@ public class PressurePages {
   }
 
   private PressurePage.ComplianceShown complianceShown(PressureTestView test, Figures figures) {
-    HoldDescription.Compliance c = test.hold().compliance();
+    HoldSetup.Compliance c = test.hold().compliance();
     AirAndHoses a = test.conditions().airAndHoses();
     String said =
         words.say(
@@ -265,29 +267,42 @@ public class PressurePages {
     return new PressurePage.ComplianceShown(
         said,
         c.draws().stream().map(d -> draw(d, figures)).toList(),
-        test.hold().closingDraw().map(d -> draw(d, figures)),
-        c.strokes().map(HoldDescription.StrokesMember::readings).orElse(List.of()).stream()
-            .map(r -> words.say("strokes.count", r.count(), figures.pressure(r.gaugeKpa())))
+        test.hold().course().closingDraw().map(d -> draw(d, figures)),
+        c.strokes().map(HoldSetup.CountedStrokes::readings).orElse(List.of()).stream()
+            .map(
+                r ->
+                    words.say(
+                        "strokes.count", r.count(), figures.pressure(r.gauge().kilopascals())))
             .toList());
   }
 
-  private String draw(HoldDescription.DrawMember d, Figures figures) {
+  private String draw(Draw d, Figures figures) {
     return words.say(
-        d.ml() > 0 ? "draw.out" : "draw.in",
-        figures.volume(Math.abs(d.ml())),
-        figures.pressure(d.beforeKpa()),
-        figures.pressure(d.afterKpa()));
+        d.millilitresOut() > 0 ? "draw.out" : "draw.in",
+        figures.volume(d.volume().millilitres()),
+        figures.pressure(d.before().kilopascals()),
+        figures.pressure(d.after().kilopascals()));
   }
 
-  /** What air and hoses gave before, for the set-up of a new test. */
-  String kept(KeptCompliance kept, Figures figures) {
+  /** What air and hoses gave in an earlier test, for the set-up of a new one. */
+  Optional<String> kept(List<PressureTestView> earlier, Figures figures) {
+    return KeptCompliance.newest(earlier.stream().map(PressureTestView::past).toList())
+        .flatMap(
+            k ->
+                earlier.stream()
+                    .filter(t -> t.id().toString().equals(k.from().id()))
+                    .findFirst()
+                    .map(t -> kept(k, t, figures)));
+  }
+
+  private String kept(KeptCompliance kept, PressureTestView from, Figures figures) {
     return words.say(
         "compliance.kept",
         figures.volume(kept.airAndHoses().trappedAir().millilitres()),
         Figures.twoDigits(kept.airAndHoses().hose()),
         Figures.fixed(196 * kept.airAndHoses().relativeUncertainty(), 0),
-        words.say("pressure." + kept.from().phase().word() + ".title", kept.from().number()),
-        figures.volume(kept.drawnMl()));
+        words.say("pressure." + from.phase().word() + ".title", from.number()),
+        figures.volume(kept.drawn()));
   }
 
   /** What was caught during a test, in words. */

@@ -1,12 +1,15 @@
 package gotera.web.pressure;
 
 import gotera.cap.TestLimit;
-import gotera.formats.HoldDefaults;
-import gotera.formats.HoldDescription;
 import gotera.formats.HoldJson;
 import gotera.formats.ReadOutcome;
 import gotera.formats.ResultJson;
 import gotera.pressure.PressureTest;
+import gotera.pressure.setup.CompletedHold;
+import gotera.pressure.setup.EarlierHolds;
+import gotera.pressure.setup.HoldSetup;
+import gotera.pressure.setup.KeptCompliance;
+import gotera.pressure.setup.PastHold;
 import gotera.pressure.trace.Trace;
 import gotera.pressure.trace.TraceEvent;
 import gotera.web.cap.CapChanged;
@@ -105,7 +108,7 @@ public class PressureService {
 
   /** Begins a test. */
   @Write
-  public UUID begin(UUID jobId, Phase phase, HoldDescription hold, String readingMode, String by) {
+  public UUID begin(UUID jobId, Phase phase, HoldSetup hold, String readingMode, String by) {
     return begin(jobId, phase, hold, readingMode, "", by);
   }
 
@@ -116,7 +119,7 @@ public class PressureService {
    */
   @Write
   public UUID begin(
-      UUID jobId, Phase phase, HoldDescription hold, String readingMode, String loop, String by) {
+      UUID jobId, Phase phase, HoldSetup hold, String readingMode, String loop, String by) {
     int number =
         tests
                 .findFirstByJobIdAndPhaseOrderByNumberDesc(jobId, phase.word())
@@ -135,7 +138,7 @@ public class PressureService {
 
   /** Describes a test anew. A finished one stays as it is. */
   @Write
-  public Added setUp(UUID testId, HoldDescription hold, String readingMode, String loop) {
+  public Added setUp(UUID testId, HoldSetup hold, String readingMode, String loop) {
     PressureTestRecord test = locked(testId);
     if (test.finishedAt != null) {
       return Added.FINISHED;
@@ -148,7 +151,7 @@ public class PressureService {
   }
 
   /** Nothing is stored that cannot be read back. */
-  private static void describe(PressureTestRecord test, HoldDescription hold) {
+  private static void describe(PressureTestRecord test, HoldSetup hold) {
     String json = HoldJson.write(hold);
     if (!(HoldJson.read(json) instanceof ReadOutcome.Accepted)) {
       throw new IllegalArgumentException("a description that cannot be read back: " + json);
@@ -289,14 +292,19 @@ public class PressureService {
     if (trace.size() == 0) {
       return;
     }
-    List<PressureTestView> others =
+    List<PastHold> others =
         records(test.jobId).stream()
             .filter(t -> !t.id.equals(test.id))
             .flatMap(t -> readable(t).stream())
+            .map(PressureTestView::past)
             .toList();
     OptionalDouble minutes =
-        EarlierTests.minutesSinceHigher(others, clock.instant(), trace.gauge(trace.size() - 1));
-    describe(test, description(test).edit().releasedBeforeMin(minutes).done());
+        EarlierHolds.minutesSinceHigher(others, clock.instant(), trace.gauge(trace.size() - 1));
+    describe(test, disturbed(description(test), minutes));
+  }
+
+  private static HoldSetup disturbed(HoldSetup hold, OptionalDouble minutes) {
+    return hold.with(hold.course().disturbed(minutes));
   }
 
   /** Adds a whole trace to a test that has nothing yet. */
@@ -369,7 +377,7 @@ public class PressureService {
 
   /** Changes the description of a test that is not sealed, as it stands now. */
   @Write
-  public Added edit(UUID testId, UnaryOperator<HoldDescription> change) {
+  public Added edit(UUID testId, UnaryOperator<HoldSetup> change) {
     PressureTestRecord test = locked(testId);
     if (test.finishedAt != null) {
       return Added.FINISHED;
@@ -386,16 +394,18 @@ public class PressureService {
     TestLimit limit = changed.cap().limit();
     for (PressureTestRecord t : records(changed.jobId())) {
       if (t.finishedAt == null
-          && HoldJson.read(t.hold) instanceof ReadOutcome.Accepted<HoldDescription> hold) {
+          && HoldJson.read(t.hold) instanceof ReadOutcome.Accepted<HoldSetup> hold) {
         PressureTestRecord test = locked(t.id);
         describe(
             test,
             hold.value()
-                .edit()
-                .ratedKpa(changed.cap().rated().kilopascals())
-                .limitKpa(OptionalDouble.of(limit.pressure().kilopascals()))
-                .limitFromMaker(limit.source() != TestLimit.Source.CAP)
-                .done());
+                .with(
+                    hold.value()
+                        .limits()
+                        .under(
+                            changed.cap().rated().kilopascals(),
+                            limit.pressure().kilopascals(),
+                            limit.source() != TestLimit.Source.CAP)));
         tests.save(test);
       }
     }
@@ -440,9 +450,9 @@ public class PressureService {
   /** What a new test of a job may take from those before it. */
   @Transactional(readOnly = true)
   SetupReading.Known known(UUID jobId, CapFacts cap) {
-    List<PressureTestView> before = all(jobId);
+    List<PastHold> before = all(jobId).stream().map(PressureTestView::past).toList();
     return new SetupReading.Known(
-        cap, KeptCompliance.newest(before), EarlierTests.settled(before, clock.instant()));
+        cap, KeptCompliance.newest(before), EarlierHolds.settled(before, clock.instant()));
   }
 
   /** Seals a test: its trace is hashed and its verdict stored as given. */
@@ -470,7 +480,7 @@ public class PressureService {
             view.id().toString(),
             view.result(),
             view.hold(),
-            new HoldDefaults(view.conditions(), view.assumed())),
+            new CompletedHold(view.conditions(), view.assumed())),
         VerdictArchive.write(view.result(), view.conditions(), view.assumed()),
         clock.instant());
   }
@@ -547,17 +557,17 @@ public class PressureService {
 
   private PressureTestView read(PressureTestRecord test) {
     Trace trace = traces.read(test.id);
-    HoldDescription hold = description(test);
+    HoldSetup hold = description(test);
     Optional<VerdictArchive.Stored> given =
         test.finishedAt == null
             ? Optional.empty()
             : verdicts
                 .findByPressureTestIdAndWithdrawnAtIsNull(test.id)
                 .map(v -> VerdictArchive.read(v.answer));
-    HoldDefaults completed =
+    CompletedHold completed =
         given
-            .flatMap(g -> g.conditions().map(c -> new HoldDefaults(c, g.assumed())))
-            .orElseGet(() -> HoldDefaults.complete(hold, trace));
+            .flatMap(g -> g.conditions().map(c -> new CompletedHold(c, g.assumed())))
+            .orElseGet(() -> CompletedHold.of(hold, trace));
     return new PressureTestView(
         test.id,
         test.jobId,
@@ -578,13 +588,12 @@ public class PressureService {
         test.version == null ? 0 : test.version);
   }
 
-  private static HoldDescription description(PressureTestRecord test) {
-    ReadOutcome<HoldDescription> read = HoldJson.read(test.hold);
-    if (read instanceof ReadOutcome.Accepted<HoldDescription> hold) {
+  private static HoldSetup description(PressureTestRecord test) {
+    ReadOutcome<HoldSetup> read = HoldJson.read(test.hold);
+    if (read instanceof ReadOutcome.Accepted<HoldSetup> hold) {
       return hold.value();
     }
-    throw new Unreadable(
-        ((ReadOutcome.Rejected<HoldDescription>) read).problems().get(0).sentence());
+    throw new Unreadable(((ReadOutcome.Rejected<HoldSetup>) read).problems().get(0).sentence());
   }
 
   private PressureTestRecord record(UUID testId) {

@@ -1,8 +1,10 @@
 package gotera.web.pressure;
 
-import gotera.formats.HoldDescription;
 import gotera.pressure.HoldConditions;
 import gotera.pressure.PressureTestResult;
+import gotera.pressure.setup.Assumption;
+import gotera.pressure.setup.HoldSetup;
+import gotera.pressure.setup.PastHold;
 import gotera.pressure.trace.Trace;
 import gotera.pressure.trace.TraceEvent;
 import java.time.Instant;
@@ -38,9 +40,9 @@ public record PressureTestView(
     String readingMode,
     String loop,
     Optional<Instant> finishedAt,
-    HoldDescription hold,
+    HoldSetup hold,
     HoldConditions conditions,
-    List<String> assumed,
+    List<Assumption> assumed,
     Trace trace,
     PressureTestResult result,
     boolean writtenLater,
@@ -59,6 +61,11 @@ public record PressureTestView(
             .map(TraceEvent::seconds)
             .orElse(Double.NEGATIVE_INFINITY);
     return valveShut().filter(shut -> shut >= pumped).isPresent();
+  }
+
+  /** This test as one that a later test of the vehicle takes into account. */
+  public PastHold past() {
+    return new PastHold(id.toString(), startedAt, finishedAt, hold, conditions, trace, result);
   }
 
   /** Zero of the time that is shown and typed: when the valve was shut, else the beginning (s). */

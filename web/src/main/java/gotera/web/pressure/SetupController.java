@@ -2,7 +2,7 @@ package gotera.web.pressure;
 
 import gotera.cap.CapStamp;
 import gotera.circuit.Features.Drive;
-import gotera.formats.HoldDescription;
+import gotera.pressure.setup.HoldSetup;
 import gotera.quantity.GaugePressure;
 import gotera.quantity.PressureUnit;
 import gotera.quantity.Typed;
@@ -118,7 +118,7 @@ class SetupController {
     FieldProblems problems = new FieldProblems(words);
     SetupReading.Tools tools = SetupReading.Tools.chosen(form, equipment);
     Optional<CapFacts> cap = cap(id, form, problems, figures, principal, model);
-    Optional<HoldDescription> hold =
+    Optional<HoldSetup> hold =
         cap.flatMap(c -> SetupReading.read(form, problems, tests.known(id, c), tools, figures));
     if (hold.isEmpty()) {
       return Pages.unprocessable(
@@ -156,7 +156,7 @@ class SetupController {
     PressureTestView test = tests.require(testId);
     FieldProblems problems = new FieldProblems(words);
     SetupReading.Tools tools = SetupReading.Tools.chosen(form, equipment);
-    Optional<HoldDescription> hold =
+    Optional<HoldSetup> hold =
         cap(test.jobId(), form, problems, figures, principal, model)
             .flatMap(
                 c ->
@@ -277,8 +277,7 @@ class SetupController {
     model.addAttribute("testers", equipment.inUse(EquipmentKind::showsPressure));
     model.addAttribute("thermometers", equipment.inUse(k -> k == EquipmentKind.THERMOMETER));
     bench.apart(jobId, phase, model);
-    KeptCompliance.newest(tests.all(jobId))
-        .ifPresent(k -> model.addAttribute("kept", pages.kept(k, figures)));
+    pages.kept(tests.all(jobId), figures).ifPresent(k -> model.addAttribute("kept", k));
     caps.of(jobId)
         .ifPresent(
             cap ->

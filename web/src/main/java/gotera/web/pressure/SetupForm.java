@@ -1,15 +1,18 @@
 package gotera.web.pressure;
 
-import gotera.formats.HoldDescription;
-import gotera.formats.HoldDescription.GaugeMember;
 import gotera.pressure.law.Medium;
+import gotera.pressure.setup.HoldSetup;
+import gotera.pressure.setup.HoldSetup.KnownGauge;
+import gotera.pressure.setup.Usual;
+import gotera.pressure.trace.Soak;
+import gotera.pressure.verdict.Acceptance.Purpose;
+import gotera.pressure.verdict.MakerRule;
 import gotera.quantity.AbsolutePressure;
 import gotera.web.job.JobView;
 import gotera.web.shell.Entry;
 import gotera.web.shell.Figures;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
@@ -75,12 +78,6 @@ record SetupForm(
 
   /** The loops of an electric drive. */
   static final List<String> LOOPS = List.of("drive", "battery");
-
-  // what stands in a new form (our judgement, untested): the user sees and changes it
-  static final double USUAL_LIQUID = 8;
-  private static final double USUAL_GAP = 20;
-  private static final double USUAL_AREA = 12;
-  private static final double USUAL_TESTER = 60;
 
   /** Everything absent is empty. */
   SetupForm {
@@ -172,19 +169,19 @@ record SetupForm(
       Optional<PressureTestView> before,
       double workshopMetres,
       Figures figures) {
-    Optional<HoldDescription> hold = before.map(PressureTestView::hold);
-    Optional<HoldDescription> wet = hold.filter(h -> h.medium() == Medium.LIQUID);
-    double liquid = job.liquidMl().orElse(USUAL_LIQUID * 1000);
-    double strength = job.strength().orElse(0.5);
+    Optional<HoldSetup> hold = before.map(PressureTestView::hold);
+    Optional<HoldSetup> wet = hold.filter(h -> h.medium() == Medium.LIQUID);
+    double liquid = job.liquidMl().orElse(Usual.LIQUID);
+    double strength = job.strength().orElse(Usual.STRENGTH);
     return form(
         hold,
         before.map(PressureTestView::readingMode).orElse("needle"),
         Medium.LIQUID,
         "measure",
-        wet.map(HoldDescription::liquidMl).orElse(liquid),
-        hold.map(h -> h.strength().orElse(strength)).orElse(strength),
-        OptionalDouble.empty(),
-        phase == Phase.RE_TEST ? "sign-off" : "search",
+        wet.map(h -> h.filling().liquidMl()).orElse(liquid),
+        hold.map(h -> h.filling().strength().orElse(strength)).orElse(strength),
+        Optional.empty(),
+        Usual.purpose(phase == Phase.RE_TEST),
         workshopMetres,
         before.map(PressureTestView::loop).orElse(""),
         figures);
@@ -192,60 +189,59 @@ record SetupForm(
 
   /** The form of a test that runs, to describe it anew: nothing it says is rounded. */
   static SetupForm of(PressureTestView test, Figures figures) {
-    HoldDescription hold = test.hold();
+    HoldSetup hold = test.hold();
     return form(
         Optional.of(hold),
         test.readingMode(),
         hold.medium(),
         "as-is",
-        hold.medium() == Medium.LIQUID ? hold.liquidMl() : USUAL_LIQUID * 1000,
-        hold.strength().orElse(0.5),
-        hold.soakHours(),
-        hold.purpose().orElse("sign-off"),
-        AbsolutePressure.altitudeOf(hold.atmosphereKpa().orElse(101.325)),
+        hold.medium() == Medium.LIQUID ? hold.filling().liquidMl() : Usual.LIQUID,
+        hold.filling().strength().orElse(Usual.STRENGTH),
+        hold.surroundings().soak(),
+        hold.limits().purpose().orElse(Purpose.SIGN_OFF),
+        hold.surroundings().atmosphereKpa().stream().map(AbsolutePressure::altitudeOf).sum(),
         test.loop(),
         figures);
   }
 
   private static SetupForm form(
-      Optional<HoldDescription> hold,
+      Optional<HoldSetup> hold,
       String readingMode,
       Medium medium,
       String compliance,
       double liquidMl,
       double strength,
-      OptionalDouble soak,
-      String purpose,
+      Optional<Soak> soak,
+      Purpose purpose,
       double metres,
       String loop,
       Figures figures) {
-    Optional<HoldDescription.RuleMember> rule = hold.flatMap(HoldDescription::makerRule);
-    boolean overnight = Double.isInfinite(soak.orElse(0));
+    Optional<MakerRule> rule = hold.flatMap(h -> h.limits().makerRule());
     return new SetupForm(
         "",
         "",
-        hold.flatMap(HoldDescription::gauge)
-            .map(GaugeMember::resolutionKpa)
+        hold.flatMap(h -> h.instruments().gauge())
+            .map(KnownGauge::resolution)
             .map(figures::pressureField)
             .orElse(""),
         readingMode,
         "",
-        hold.flatMap(HoldDescription::thermometer)
-            .map(t -> Figures.full(t.resolutionC()))
+        hold.flatMap(h -> h.instruments().thermometer())
+            .map(t -> Figures.full(t.resolution()))
             .orElse(""),
         medium.word(),
         compliance,
         figures.volumeField(liquidMl),
         Figures.full(100 * strength),
-        Figures.plain(USUAL_GAP),
-        Figures.plain(USUAL_AREA),
-        Figures.plain(USUAL_TESTER) + " mL",
-        soak.isEmpty() ? "unknown" : overnight ? "overnight" : "hours",
-        soak.isEmpty() || overnight ? "" : Figures.full(soak.getAsDouble()),
-        purpose,
-        rule.map(r -> figures.pressureField(r.pressureKpa())).orElse(""),
+        Figures.plain(Usual.GAP),
+        Figures.plain(Usual.GAP_AREA),
+        Figures.plain(Usual.TESTER_AIR) + " mL",
+        soak.map(s -> s instanceof Soak.Hours ? "hours" : "overnight").orElse("unknown"),
+        soak.map(s -> s instanceof Soak.Hours h ? Figures.full(h.hours()) : "").orElse(""),
+        purpose.word(),
+        rule.map(r -> figures.pressureField(r.pressure().kilopascals())).orElse(""),
         rule.map(r -> Figures.full(r.minutes())).orElse(""),
-        rule.map(r -> figures.pressureField(r.dropKpa())).orElse(""),
+        rule.map(r -> figures.pressureField(r.drop())).orElse(""),
         Math.abs(metres) < 1 ? "" : Figures.plain(Math.rint(metres)),
         "",
         loop);

@@ -1,16 +1,21 @@
 package gotera.web.pressure;
 
 import gotera.cap.TestLimit;
-import gotera.formats.HoldDescription;
-import gotera.formats.HoldDescription.Compliance;
-import gotera.formats.HoldDescription.EarlierMember;
-import gotera.formats.HoldDescription.GaugeMember;
-import gotera.formats.HoldDescription.RuleMember;
-import gotera.formats.HoldDescription.ThermometerMember;
+import gotera.pressure.HoldConditions.EarlierHold;
 import gotera.pressure.compliance.Geometry;
 import gotera.pressure.law.Medium;
+import gotera.pressure.setup.HoldSetup;
+import gotera.pressure.setup.HoldSetup.Compliance;
+import gotera.pressure.setup.HoldSetup.KnownGauge;
+import gotera.pressure.setup.KeptCompliance;
+import gotera.pressure.setup.Usual;
 import gotera.pressure.trace.Gauge;
+import gotera.pressure.trace.Soak;
+import gotera.pressure.trace.Thermometer;
+import gotera.pressure.verdict.Acceptance.Purpose;
+import gotera.pressure.verdict.MakerRule;
 import gotera.quantity.AbsolutePressure;
+import gotera.quantity.GaugePressure;
 import gotera.quantity.PressureUnit;
 import gotera.quantity.Volume;
 import gotera.range.Range;
@@ -26,12 +31,6 @@ import java.util.OptionalDouble;
 
 /** Reads a set-up: with the workshop's equipment and what the job knows already. */
 final class SetupReading {
-  /** Repeatability of a reading as a share of its step (our judgement, untested). */
-  private static final double REPEATABILITY = 0.5;
-
-  /** A dry system holds air as the maker says it holds coolant (our judgement, untested). */
-  private static final double CAPACITY_U = 0.10;
-
   private SetupReading() {}
 
   /**
@@ -70,20 +69,20 @@ final class SetupReading {
    * @param kept what air and hoses gave when they were last measured
    * @param earlier holds of the last hour on the same system
    */
-  record Known(CapFacts cap, Optional<KeptCompliance> kept, List<EarlierMember> earlier) {}
+  record Known(CapFacts cap, Optional<KeptCompliance> kept, List<EarlierHold> earlier) {}
 
   /**
    * The description of a test that is set up anew while it runs: what was measured in it stays.
    *
    * @param now the description it has
    */
-  static Optional<HoldDescription> anew(
+  static Optional<HoldSetup> anew(
       SetupForm form,
       FieldProblems problems,
       Known known,
       Tools tools,
       Figures figures,
-      HoldDescription now) {
+      HoldSetup now) {
     return read(form, problems, known, tools, figures)
         .map(
             h -> {
@@ -94,89 +93,96 @@ final class SetupReading {
                       : h.compliance()
                           .withDraws(now.compliance().draws())
                           .withStrokes(now.compliance().strokes());
-              return h.edit()
-                  .compliance(compliance)
-                  .closingDraw(now.closingDraw())
-                  .windowS(now.windowS())
-                  .releasedBeforeMin(now.releasedBeforeMin())
-                  .earlier(now.earlier())
-                  .gauge(keptGauge(form, tools, h, now))
-                  .done();
+              return h.with(compliance)
+                  .with(now.course())
+                  .with(h.instruments().read(keptGauge(form, tools, h, now)));
             });
   }
 
   /** A gauge of which the form shows only the step keeps what else is known of it. */
-  private static Optional<GaugeMember> keptGauge(
-      SetupForm form, Tools tools, HoldDescription then, HoldDescription now) {
+  private static Optional<KnownGauge> keptGauge(
+      SetupForm form, Tools tools, HoldSetup then, HoldSetup now) {
+    Optional<KnownGauge> before = now.instruments().gauge();
+    Optional<KnownGauge> after = then.instruments().gauge();
     boolean same =
         tools.tester().isEmpty()
-            && now.gauge().isPresent()
-            && Math.abs(
-                    now.gauge().get().resolutionKpa() - then.gauge().orElseThrow().resolutionKpa())
-                < 1e-9;
-    return same ? now.gauge() : then.gauge();
+            && before.isPresent()
+            && Math.abs(before.get().resolution() - after.orElseThrow().resolution()) < 1e-9;
+    return same ? before : after;
   }
 
   /** The description that a set-up makes. */
-  static Optional<HoldDescription> read(
+  static Optional<HoldSetup> read(
       SetupForm form, FieldProblems problems, Known known, Tools tools, Figures figures) {
     PressureUnit shown = figures.unit();
-    Optional<EquipmentView> tester = tools.tester();
-    Optional<GaugeMember> gauge =
-        tester
-            .map(t -> member(t.gauge(tools.today())))
+    Optional<KnownGauge> gauge =
+        tools
+            .tester()
+            .map(t -> known(t.gauge(tools.today())))
             .or(() -> gauge(form.gaugeStep(), problems, shown));
-    Optional<ThermometerMember> thermometer = thermometer(form, tools, problems);
+    Optional<Thermometer> thermometer = thermometer(form, tools, problems);
     Medium medium = Medium.of(form.medium()).orElseThrow();
     OptionalDouble capacity =
         problems.millilitres(
             "liquid", form.liquid(), figures.units().volume().millilitres(), Range.CAPACITY);
     OptionalDouble percent = problems.number("strength", form.strength(), Range.STRENGTH_PERCENT);
-    OptionalDouble sizes = airFromSizes(form, problems, tester);
-    Optional<RuleMember> rule =
+    OptionalDouble sizes = airFromSizes(form, problems, tools.tester());
+    Optional<MakerRule> rule =
         rule(form.rulePressure(), form.ruleMinutes(), form.ruleDrop(), problems, shown);
-    OptionalDouble hours =
-        switch (form.soak()) {
-          case "overnight" -> OptionalDouble.of(Double.POSITIVE_INFINITY);
-          case "hours" -> problems.number("soakHours", form.soakHours(), Range.STOOD);
-          default -> OptionalDouble.empty();
-        };
-    OptionalDouble height = problems.numberIfTyped("altitude", form.altitude(), Range.ALTITUDE);
+    HoldSetup.Surroundings surroundings = surroundings(form, problems);
     if (!problems.none() || gauge.isEmpty()) {
       return Optional.empty();
     }
-    Compliance compliance = compliance(form, known, medium, capacity.getAsDouble(), sizes);
+    double room = capacity.getAsDouble();
     TestLimit limit = known.cap().limit();
     return Optional.of(
-        HoldDescription.of(
-                known.cap().rated().kilopascals(),
-                medium == Medium.LIQUID ? capacity.getAsDouble() : 0,
-                compliance)
-            .limitKpa(OptionalDouble.of(limit.pressure().kilopascals()))
-            .limitFromMaker(limit.source() != TestLimit.Source.CAP)
-            .atmosphereKpa(
-                height.isPresent()
-                    ? OptionalDouble.of(
-                        AbsolutePressure.atAltitude(height.getAsDouble()).kilopascals())
-                    : OptionalDouble.empty())
-            .strength(OptionalDouble.of(percent.getAsDouble() / 100))
-            .gauge(gauge)
-            .thermometer(thermometer)
-            .ownLeak(figure(tools.ownLeak().map(l -> Math.max(0, l.rate()))))
-            .ownLeakU(figure(tools.ownLeak().map(EquipmentView.OwnLeak::u)))
-            .soakHours(hours)
-            .earlier(medium == Medium.LIQUID ? known.earlier() : List.of())
-            .purpose(Optional.of(form.purpose()))
-            .makerRule(rule)
-            .medium(medium)
-            .done());
+        new HoldSetup(
+            HoldSetup.Limits.of(known.cap().rated().kilopascals())
+                .under(
+                    known.cap().rated().kilopascals(),
+                    limit.pressure().kilopascals(),
+                    limit.source() != TestLimit.Source.CAP)
+                .against(Purpose.of(form.purpose()).orElseThrow(), rule),
+            surroundings,
+            new HoldSetup.Filling(
+                medium == Medium.LIQUID ? room : 0,
+                OptionalDouble.of(percent.getAsDouble() / 100),
+                medium),
+            compliance(form, known, medium, room, sizes),
+            new HoldSetup.Instruments(
+                gauge,
+                thermometer,
+                figure(tools.ownLeak().map(l -> Math.max(0, l.rate()))),
+                figure(tools.ownLeak().map(EquipmentView.OwnLeak::u))),
+            HoldSetup.Course.UNKNOWN.after(medium == Medium.LIQUID ? known.earlier() : List.of())));
+  }
+
+  private static HoldSetup.Surroundings surroundings(SetupForm form, FieldProblems problems) {
+    Optional<Soak> soak =
+        switch (form.soak()) {
+          case "overnight" -> Optional.of(new Soak.Overnight());
+          case "hours" -> hours(problems.number("soakHours", form.soakHours(), Range.STOOD));
+          default -> Optional.empty();
+        };
+    OptionalDouble height = problems.numberIfTyped("altitude", form.altitude(), Range.ALTITUDE);
+    HoldSetup.Surroundings stood = HoldSetup.Surroundings.UNKNOWN.stood(soak);
+    return height.isEmpty()
+        ? stood
+        : stood.under(AbsolutePressure.atAltitude(height.getAsDouble()).kilopascals());
+  }
+
+  private static Optional<Soak> hours(OptionalDouble hours) {
+    return hours.isEmpty() ? Optional.empty() : Optional.of(new Soak.Hours(hours.getAsDouble()));
   }
 
   private static Compliance compliance(
       SetupForm form, Known known, Medium medium, double capacity, OptionalDouble sizes) {
     if (medium != Medium.LIQUID) {
       return Compliance.figure(
-          OptionalDouble.of(capacity), OptionalDouble.empty(), OptionalDouble.of(CAPACITY_U), true);
+          OptionalDouble.of(capacity),
+          OptionalDouble.empty(),
+          OptionalDouble.of(Usual.CAPACITY_U),
+          true);
     }
     Optional<KeptCompliance> kept =
         form.compliance().startsWith("kept") ? known.kept() : Optional.empty();
@@ -209,21 +215,15 @@ final class SetupReading {
   }
 
   /** A gauge of which only the step is known. */
-  static Optional<GaugeMember> gauge(String typed, FieldProblems problems, PressureUnit shown) {
+  static Optional<KnownGauge> gauge(String typed, FieldProblems problems, PressureUnit shown) {
     OptionalDouble step = problems.kilopascals("gaugeStep", typed, shown, Range.GAUGE_STEP);
     return step.isPresent() && problems.none()
-        ? Optional.of(
-            new GaugeMember(
-                step.getAsDouble(),
-                REPEATABILITY * step.getAsDouble(),
-                OptionalDouble.empty(),
-                OptionalDouble.empty(),
-                true))
+        ? Optional.of(KnownGauge.ofStep(step.getAsDouble()))
         : Optional.empty();
   }
 
-  private static GaugeMember member(Gauge g) {
-    return new GaugeMember(
+  private static KnownGauge known(Gauge g) {
+    return new KnownGauge(
         g.resolution(),
         g.repeatability(),
         g.range(),
@@ -231,23 +231,21 @@ final class SetupReading {
         g.calibrated());
   }
 
-  private static Optional<ThermometerMember> thermometer(
+  private static Optional<Thermometer> thermometer(
       SetupForm form, Tools tools, FieldProblems problems) {
     if (tools.thermometer().isPresent()) {
       EquipmentView known = tools.thermometer().get();
       double step = known.resolution().orElseThrow();
       return Optional.of(
-          new ThermometerMember(step, known.repeatability().orElse(REPEATABILITY * step)));
+          new Thermometer(step, known.repeatability().orElse(Usual.REPEATABILITY * step)));
     }
     OptionalDouble step =
         problems.numberIfTyped("thermometerStep", form.thermometerStep(), Range.THERMOMETER_STEP);
-    return step.isPresent()
-        ? Optional.of(new ThermometerMember(step.getAsDouble(), REPEATABILITY * step.getAsDouble()))
-        : Optional.empty();
+    return step.isPresent() ? Optional.of(Usual.thermometer(step.getAsDouble())) : Optional.empty();
   }
 
   /** A maker's rule of which all or nothing stands there. */
-  static Optional<RuleMember> rule(
+  static Optional<MakerRule> rule(
       String pressureTyped,
       String minutesTyped,
       String dropTyped,
@@ -268,7 +266,8 @@ final class SetupReading {
       return Optional.empty();
     }
     return Optional.of(
-        new RuleMember(pressure.getAsDouble(), minutes.getAsDouble(), drop.getAsDouble()));
+        new MakerRule(
+            new GaugePressure(pressure.getAsDouble()), minutes.getAsDouble(), drop.getAsDouble()));
   }
 
   private static OptionalDouble figure(Optional<Double> value) {

@@ -1,13 +1,13 @@
 package gotera.web.pressure;
 
-import gotera.formats.HoldDescription;
-import gotera.formats.HoldDescription.StrokeReading;
-import gotera.formats.HoldDescription.StrokesMember;
+import gotera.pressure.compliance.Strokes;
+import gotera.pressure.setup.HoldSetup;
+import gotera.pressure.setup.HoldSetup.CountedStrokes;
+import gotera.quantity.GaugePressure;
 import gotera.range.Range;
 import gotera.web.shell.Entry;
 import gotera.web.shell.FieldProblems;
 import gotera.web.shell.Figures;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -29,7 +29,7 @@ record StrokeForm(String stroke, String count, String strokeGauge) {
 
   /** The next count of a test: the pump's stroke, and as many as were counted. */
   static StrokeForm next(PressureTestView test) {
-    Optional<StrokesMember> strokes = test.hold().compliance().strokes();
+    Optional<CountedStrokes> strokes = test.hold().compliance().strokes();
     return new StrokeForm(
         strokes.map(s -> Figures.full(s.strokeMl()) + " mL").orElse(""),
         strokes
@@ -39,17 +39,13 @@ record StrokeForm(String stroke, String count, String strokeGauge) {
   }
 
   /** A count understood. */
-  record Count(double strokeMl, StrokeReading reading) {
+  record Count(double strokeMl, Strokes.Reading reading) {
     /** The description with this count behind those before it. */
-    HoldDescription in(HoldDescription hold) {
-      List<StrokeReading> readings =
-          new ArrayList<>(
-              hold.compliance().strokes().map(StrokesMember::readings).orElse(List.of()));
-      readings.add(reading);
-      return hold.edit()
-          .compliance(
-              hold.compliance().withStrokes(Optional.of(new StrokesMember(strokeMl, 0, readings))))
-          .done();
+    HoldSetup in(HoldSetup hold) {
+      List<Strokes.Reading> before =
+          hold.compliance().strokes().map(CountedStrokes::readings).orElse(List.of());
+      CountedStrokes counted = new CountedStrokes(strokeMl, 0, before).and(reading);
+      return hold.with(hold.compliance().withStrokes(Optional.of(counted)));
     }
   }
 
@@ -61,10 +57,10 @@ record StrokeForm(String stroke, String count, String strokeGauge) {
     if (ml.isEmpty() || n.isEmpty() || gauge.isEmpty()) {
       return Optional.empty();
     }
-    List<StrokeReading> before =
-        test.hold().compliance().strokes().map(StrokesMember::readings).orElse(List.of());
+    List<Strokes.Reading> before =
+        test.hold().compliance().strokes().map(CountedStrokes::readings).orElse(List.of());
     int last = before.isEmpty() ? 0 : before.get(before.size() - 1).count();
-    double lastGauge = before.isEmpty() ? 0 : before.get(before.size() - 1).gaugeKpa();
+    double lastGauge = before.isEmpty() ? 0 : before.get(before.size() - 1).gauge().kilopascals();
     if (n.getAsDouble() <= last || n.getAsDouble() != Math.rint(n.getAsDouble())) {
       problems.add("count", "problem.stroke-count", count, last);
     }
@@ -77,7 +73,8 @@ record StrokeForm(String stroke, String count, String strokeGauge) {
     return problems.none()
         ? Optional.of(
             new Count(
-                ml.getAsDouble(), new StrokeReading((int) n.getAsDouble(), gauge.getAsDouble())))
+                ml.getAsDouble(),
+                new Strokes.Reading((int) n.getAsDouble(), new GaugePressure(gauge.getAsDouble()))))
         : Optional.empty();
   }
 }

@@ -10,6 +10,7 @@ import gotera.pressure.compliance.Draw;
 import gotera.pressure.law.AsCoolant;
 import gotera.pressure.law.LeakLaw;
 import gotera.pressure.law.Medium;
+import gotera.pressure.setup.Assumption;
 import gotera.pressure.trace.Gauge;
 import gotera.pressure.trace.Soak;
 import gotera.pressure.trace.Thermometer;
@@ -25,6 +26,7 @@ import gotera.quantity.Volume;
 import gotera.uncertainty.Budget;
 import gotera.uncertainty.Contribution;
 import gotera.uncertainty.DecisionLimits;
+import gotera.web.pressure.TraceStore.Unreadable;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -56,12 +58,18 @@ final class VerdictArchive {
    * @param assumed what was assumed; empty in version 1
    */
   record Stored(
-      PressureTestResult result, Optional<HoldConditions> conditions, List<String> assumed) {}
+      PressureTestResult result, Optional<HoldConditions> conditions, List<Assumption> assumed) {}
 
-  static String write(PressureTestResult result, HoldConditions conditions, List<String> assumed) {
+  private static Assumption assumption(JsonNode n) {
+    return Assumption.of(n.stringValue())
+        .orElseThrow(() -> new Unreadable("assumed: " + n.stringValue()));
+  }
+
+  static String write(
+      PressureTestResult result, HoldConditions conditions, List<Assumption> assumed) {
     ObjectNode n = MAPPER.createObjectNode().put("version", VERSION);
     ArrayNode names = n.putArray("assumed");
-    assumed.forEach(names::add);
+    assumed.forEach(a -> names.add(a.member()));
     writeResult(n.putObject("result"), result);
     writeConditions(n.putObject("conditions"), conditions);
     return MAPPER.writeValueAsString(n);
@@ -84,7 +92,7 @@ final class VerdictArchive {
       return new Stored(
           readResult(at(n, "result")),
           Optional.of(readConditions(at(n, "conditions"))),
-          list(n, "assumed", JsonNode::stringValue));
+          list(n, "assumed", VerdictArchive::assumption));
     } catch (JacksonException | IllegalArgumentException e) {
       throw new TraceStore.Unreadable("verdict: " + e.getMessage());
     }

@@ -1,12 +1,12 @@
 package gotera.web.pressure;
 
+import gotera.pressure.HoldConditions.Window;
 import gotera.quantity.Typed;
 import gotera.range.Range;
 import gotera.web.shell.Entry;
 import gotera.web.shell.FieldProblems;
 import gotera.web.shell.Figures;
 import java.time.Duration;
-import java.util.List;
 import java.util.Optional;
 
 /**
@@ -35,7 +35,7 @@ record WindowForm(String windowFrom, String windowTo) {
   }
 
   /** Start and end on the trace's clock (s); both left empty: found again. */
-  Optional<List<Double>> read(FieldProblems problems, PressureTestView test) {
+  Optional<Window> read(FieldProblems problems, PressureTestView test) {
     if (windowFrom.isEmpty() && windowTo.isEmpty()) {
       return Optional.empty();
     }
@@ -56,8 +56,8 @@ record WindowForm(String windowFrom, String windowTo) {
     }
     double origin = test.origin();
     // shown to the second, so half a second belongs to it
-    List<Double> window = List.of(from.get() + origin - 0.5, to.get() + origin + 0.5);
-    if (test.trace().between(window.get(0), window.get(1)).size() < 2) {
+    Window window = new Window(from.get() + origin - 0.5, to.get() + origin + 0.5);
+    if (test.trace().between(window.from(), window.to()).size() < 2) {
       problems.add("windowTo", "problem.window-readings");
       return Optional.empty();
     }

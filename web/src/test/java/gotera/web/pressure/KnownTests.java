@@ -3,10 +3,11 @@ package gotera.web.pressure;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import gotera.cap.TestLimit;
-import gotera.formats.HoldDescription;
-import gotera.formats.HoldDescription.Compliance;
-import gotera.formats.HoldDescription.DrawMember;
-import gotera.formats.HoldDescription.GaugeMember;
+import gotera.pressure.compliance.Draw;
+import gotera.pressure.setup.HoldSetup;
+import gotera.pressure.setup.HoldSetup.Compliance;
+import gotera.pressure.setup.HoldSetup.KnownGauge;
+import gotera.pressure.setup.KeptCompliance;
 import gotera.pressure.trace.TraceEvent;
 import gotera.quantity.GaugePressure;
 import gotera.testkit.Close;
@@ -43,7 +44,7 @@ class KnownTests {
   @Test
   void whatAirAndHosesGaveIsKeptAndWhatWasDrawnIsAirNow() {
     assertThat(tests.known(job, CAP).kept()).isEmpty();
-    hold(List.of(new DrawMember(20, 109, 92)), 110);
+    hold(List.of(Draw.of(20, 109, 92)), 110);
     KeptCompliance kept = tests.known(job, CAP).kept().orElseThrow();
     double air = kept.airAndHoses().trappedAir().millilitres();
     assertThat(air).isPositive();
@@ -62,7 +63,7 @@ class KnownTests {
   void whatSettledWithinTheHourIsKnownUnlessPressureWasLetOff() {
     hold(List.of(), 110);
     assertThat(tests.known(job, CAP).earlier()).hasSize(1);
-    hold(List.of(new DrawMember(20, 109, 92)), 110);
+    hold(List.of(Draw.of(20, 109, 92)), 110);
     assertThat(tests.known(job, CAP).earlier()).as("a draw lets off").hasSize(1);
   }
 
@@ -78,12 +79,12 @@ class KnownTests {
     UUID test = tests.begin(job, Phase.SEARCH, description(List.of()), "digital", "someone");
     read(test, 1, gauge);
     tests.add(test, Optional.empty(), Optional.of(TraceEvent.Kind.VALVE_SHUT), "someone");
-    OptionalDouble minutes = tests.require(test).hold().releasedBeforeMin();
+    OptionalDouble minutes = tests.require(test).hold().course().releasedBeforeMin();
     tests.undo(test, false, "someone");
     return minutes;
   }
 
-  private void hold(List<DrawMember> draws, double gauge) {
+  private void hold(List<Draw> draws, double gauge) {
     UUID test = tests.begin(job, Phase.SEARCH, description(draws), "digital", "someone");
     tests.addEvent(test, TraceEvent.at(-601, TraceEvent.Kind.VALVE_SHUT), "someone");
     // readings of the last ten minutes, so that they are not in the future of the clock
@@ -106,18 +107,15 @@ class KnownTests {
         "someone");
   }
 
-  private static HoldDescription description(List<DrawMember> draws) {
-    return HoldDescription.of(
+  private static HoldSetup description(List<Draw> draws) {
+    HoldSetup bare =
+        HoldSetup.of(
             110,
             6000,
             Compliance.figure(
                     OptionalDouble.of(150), OptionalDouble.empty(), OptionalDouble.empty(), false)
-                .withDraws(draws))
-        .gauge(
-            Optional.of(
-                new GaugeMember(0.1, 0.05, OptionalDouble.empty(), OptionalDouble.empty(), true)))
-        .limitKpa(OptionalDouble.of(160))
-        .limitFromMaker(true)
-        .done();
+                .withDraws(draws));
+    return bare.with(bare.limits().under(110, 160, true))
+        .with(HoldSetup.Instruments.of(KnownGauge.ofStep(0.1), Optional.empty()));
   }
 }

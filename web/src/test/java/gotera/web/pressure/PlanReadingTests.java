@@ -15,8 +15,8 @@ class PlanReadingTests {
   @Test
   void lessAirIsAShorterHold() {
     PlanReading plan = read("150", "probe", "measured", "repair").orElseThrow();
-    assertThat(plan.make().apply(50).shortest(0.3).orElseThrow())
-        .isLessThan(plan.make().apply(500).shortest(0.3).orElseThrow());
+    assertThat(plan.hold().with(50).shortest(0.3).orElseThrow())
+        .isLessThan(plan.hold().with(500).shortest(0.3).orElseThrow());
     Close.to("air (mL)", plan.air(), 150, 0);
   }
 

@@ -2,9 +2,9 @@ package gotera.web.pressure;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import gotera.formats.HoldDescription;
 import gotera.formats.HoldJson;
 import gotera.formats.ReadOutcome.Accepted;
+import gotera.pressure.setup.HoldSetup;
 import gotera.pressure.trace.Trace;
 import gotera.pressure.trace.TraceEvent;
 import gotera.pressure.verdict.VerdictKind;
@@ -37,8 +37,8 @@ class PressureServiceTests {
     database = beans.of(JdbcTemplate.class);
     sealed = beans.of(SealedTests.class);
     UUID job = beans.of(JobService.class).begin("someone");
-    HoldDescription hold =
-        ((Accepted<HoldDescription>)
+    HoldSetup hold =
+        ((Accepted<HoldSetup>)
                 HoldJson.read(
                     "{\"rated_kpa\":110,\"liquid_ml\":6000,\"soak\":\"overnight\",\"compliance\":{\"trapped_air_ml\":150},"
                         + "\"gauge\":{\"resolution_kpa\":0.1,\"repeatability_kpa\":0.05}}"))

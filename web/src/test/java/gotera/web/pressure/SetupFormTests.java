@@ -3,9 +3,10 @@ package gotera.web.pressure;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import gotera.cap.TestLimit;
-import gotera.formats.HoldDescription;
 import gotera.formats.HoldJson;
 import gotera.formats.ReadOutcome;
+import gotera.pressure.setup.HoldSetup;
+import gotera.pressure.trace.Soak;
 import gotera.quantity.GaugePressure;
 import gotera.testkit.Close;
 import gotera.web.cap.CapFacts;
@@ -37,23 +38,23 @@ class SetupFormTests {
 
   @Test
   void makesADescriptionThatTheFormatAccepts() {
-    HoldDescription hold = read("0.2", "0.1", "overnight", "", "120", "2", "8", "850");
+    HoldSetup hold = read("0.2", "0.1", "overnight", "", "120", "2", "8", "850");
     assertThat(problems.sentences()).isEmpty();
-    Close.to("rated (kPa)", hold.ratedKpa(), 124.1, 0);
-    Close.to("limit (kPa)", hold.limitKpa().orElseThrow(), 110, 0);
+    Close.to("rated (kPa)", hold.limits().ratedKpa(), 124.1, 0);
+    Close.to("limit (kPa)", hold.limits().limitKpa().orElseThrow(), 110, 0);
     Close.to("air (mL)", hold.compliance().trappedAirMl().orElseThrow(), 20 / 10.0 * 12 + 60, 0);
-    Close.to("atmosphere (kPa)", hold.atmosphereKpa().orElseThrow(), 91.5, 0.1);
-    assertThat(hold.soakHours().orElseThrow()).isInfinite();
+    Close.to("atmosphere (kPa)", hold.surroundings().atmosphereKpa().orElseThrow(), 91.5, 0.1);
+    assertThat(hold.surroundings().soak()).contains(new Soak.Overnight());
     assertThat(HoldJson.read(HoldJson.write(hold))).isEqualTo(new ReadOutcome.Accepted<>(hold));
   }
 
   @Test
   void whatIsLeftEmptyIsLeftToTheDefaults() {
-    HoldDescription hold = read("0.2", "", "unknown", "", "", "", "", "");
-    assertThat(hold.thermometer()).isEmpty();
-    assertThat(hold.makerRule()).isEmpty();
-    assertThat(hold.atmosphereKpa()).isEmpty();
-    assertThat(hold.soakHours()).isEmpty();
+    HoldSetup hold = read("0.2", "", "unknown", "", "", "", "", "");
+    assertThat(hold.instruments().thermometer()).isEmpty();
+    assertThat(hold.limits().makerRule()).isEmpty();
+    assertThat(hold.surroundings().atmosphereKpa()).isEmpty();
+    assertThat(hold.surroundings().soak()).isEmpty();
   }
 
   @Test
@@ -90,24 +91,26 @@ class SetupFormTests {
             1);
     EquipmentView.OwnLeak own = new EquipmentView.OwnLeak(0.02, 0.005, Instant.EPOCH);
     tools = new SetupReading.Tools(Optional.of(tester), Optional.empty(), Optional.of(own), TODAY);
-    HoldDescription hold = read("", "", "unknown", "", "", "", "", "");
-    Close.to("step (kPa)", hold.gauge().orElseThrow().resolutionKpa(), 1.7, 0);
-    assertThat(hold.gauge().orElseThrow().calibrated()).as("out since yesterday").isFalse();
+    HoldSetup hold = read("", "", "unknown", "", "", "", "", "");
+    Close.to("step (kPa)", hold.instruments().gauge().orElseThrow().resolution(), 1.7, 0);
+    assertThat(hold.instruments().gauge().orElseThrow().calibrated())
+        .as("out since yesterday")
+        .isFalse();
     Close.to("air (mL)", hold.compliance().trappedAirMl().orElseThrow(), 24 + 90, 0);
-    Close.to("own leak (mL/min)", hold.ownLeak().orElseThrow(), 0.02, 0);
+    Close.to("own leak (mL/min)", hold.instruments().ownLeak().orElseThrow(), 0.02, 0);
     assertThat(tools.readingMode(form("", "", "unknown", "", "", "", "", ""))).isEqualTo("needle");
   }
 
   @Test
   void aDrySystemHoldsAirWhereItWouldHoldCoolant() {
-    HoldDescription hold =
+    HoldSetup hold =
         read(form("0.2", "", "gas", "unknown", "", "repair", "", "", "", "")).orElseThrow();
-    Close.to("liquid (mL)", hold.liquidMl(), 0, 0);
+    Close.to("liquid (mL)", hold.filling().liquidMl(), 0, 0);
     Close.to("air (mL)", hold.compliance().trappedAirMl().orElseThrow(), 8000, 0);
     assertThat(HoldJson.read(HoldJson.write(hold))).isEqualTo(new ReadOutcome.Accepted<>(hold));
   }
 
-  private HoldDescription read(
+  private HoldSetup read(
       String step,
       String thermometer,
       String soak,
@@ -116,12 +119,12 @@ class SetupFormTests {
       String minutes,
       String drop,
       String altitude) {
-    Optional<HoldDescription> hold =
+    Optional<HoldSetup> hold =
         read(form(step, thermometer, soak, hours, rule, minutes, drop, altitude));
     return hold.orElseThrow(() -> new AssertionError(problems.sentences().toString()));
   }
 
-  private Optional<HoldDescription> read(SetupForm form) {
+  private Optional<HoldSetup> read(SetupForm form) {
     return SetupReading.read(
         form,
         problems,

@@ -3,12 +3,13 @@ package gotera.web.pressure;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
-import gotera.formats.HoldDefaults;
-import gotera.formats.HoldDescription;
 import gotera.formats.HoldJson;
 import gotera.formats.ReadOutcome.Accepted;
 import gotera.pressure.PressureTest;
 import gotera.pressure.PressureTestResult;
+import gotera.pressure.setup.Assumption;
+import gotera.pressure.setup.CompletedHold;
+import gotera.pressure.setup.HoldSetup;
 import gotera.pressure.trace.Trace;
 import gotera.pressure.trace.TraceEvent;
 import gotera.pressure.verdict.MakerRule;
@@ -75,7 +76,7 @@ class VerdictArchiveTests {
     assertThat(stored.result().verdict()).isEqualTo(VerdictKind.LEAK);
     assertThat(stored.conditions().orElseThrow().limit().pressure().kilopascals()).isEqualTo(118.0);
     assertThat(stored.conditions().orElseThrow().liquid().millilitres()).isEqualTo(7300);
-    assertThat(stored.assumed()).contains("strength");
+    assertThat(stored.assumed()).contains(Assumption.STRENGTH);
   }
 
   @ParameterizedTest
@@ -102,9 +103,9 @@ class VerdictArchiveTests {
   @ParameterizedTest
   @MethodSource("generators")
   void whatIsWrittenIsReadBack(Random random) {
-    HoldDescription hold = description(random);
+    HoldSetup hold = description(random);
     Trace trace = trace(random);
-    HoldDefaults completed = HoldDefaults.complete(hold, trace);
+    CompletedHold completed = CompletedHold.of(hold, trace);
     PressureTestResult result = new PressureTest(trace, completed.conditions()).analyse();
     String json = VerdictArchive.write(result, completed.conditions(), completed.assumed());
     VerdictArchive.Stored read = VerdictArchive.read(json);
@@ -119,17 +120,17 @@ class VerdictArchiveTests {
     generators()
         .forEach(
             random -> {
-              HoldDescription hold = description(random);
+              HoldSetup hold = description(random);
               Trace trace = trace(random);
               seen.add(
-                  new PressureTest(trace, HoldDefaults.complete(hold, trace).conditions())
+                  new PressureTest(trace, CompletedHold.of(hold, trace).conditions())
                       .analyse()
                       .verdict());
             });
     assertThat(seen).contains(VerdictKind.LEAK, VerdictKind.NOT_PROVEN);
   }
 
-  private static HoldDescription description(Random random) {
+  private static HoldSetup description(Random random) {
     String json =
         String.format(
             Locale.ROOT,
@@ -144,7 +145,7 @@ class VerdictArchiveTests {
                 ? ",\"thermometer\":{\"resolution_c\":0.1},"
                     + "\"closing_draw\":{\"ml\":20,\"before_kpa\":108,\"after_kpa\":92}"
                 : "");
-    return ((Accepted<HoldDescription>) HoldJson.read(json)).value();
+    return ((Accepted<HoldSetup>) HoldJson.read(json)).value();
   }
 
   private static Trace trace(Random random) {
