@@ -17,7 +17,7 @@ import gotera.drawing.CircuitView.JointView;
 import gotera.drawing.CircuitView.Mark;
 import gotera.evidence.Diagnosis;
 import gotera.evidence.PlaceFacts;
-import gotera.formats.Vocabulary;
+import gotera.suspects.Vocabulary;
 import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;

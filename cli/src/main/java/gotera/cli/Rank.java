@@ -1,7 +1,7 @@
 package gotera.cli;
 
 import gotera.formats.FormatProblem;
-import gotera.formats.JobFindings;
+import gotera.formats.JobFile;
 import gotera.formats.JobJson;
 import gotera.formats.RankJson;
 import gotera.formats.ReadOutcome;
@@ -37,12 +37,12 @@ final class Rank {
       err.println(file + ": cannot be read: " + e.getMessage());
       return 2;
     }
-    ReadOutcome<JobFindings> outcome = JobJson.read(json);
-    if (outcome instanceof Accepted<JobFindings> accepted) {
-      out.println(RankJson.line(file.getFileName().toString(), accepted.value()));
+    ReadOutcome<JobFile> outcome = JobJson.read(json);
+    if (outcome instanceof Accepted<JobFile> accepted) {
+      out.println(RankJson.line(file.getFileName().toString(), accepted.value().job()));
       return 0;
     }
-    Rejected<JobFindings> rejected = (Rejected<JobFindings>) outcome;
+    Rejected<JobFile> rejected = (Rejected<JobFile>) outcome;
     for (FormatProblem problem : rejected.problems()) {
       err.println(file + ": " + problem.sentence());
     }

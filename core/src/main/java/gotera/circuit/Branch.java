@@ -1,9 +1,9 @@
 package gotera.circuit;
 
-import java.util.Locale;
+import gotera.word.Worded;
 
 /** A stretch of the flow that coolant reaches or does not reach as a whole. */
-public enum Branch {
+public enum Branch implements Worded {
   /** Engine, pump and what flows through at once. */
   ENGINE(Gate.NONE, false),
   /** Radiator and its two hoses: no flow before the thermostat opens. */
@@ -45,11 +45,6 @@ public enum Branch {
   /** Whether it can be cut out by joining its two hoses. */
   public boolean canBeLoopedOff() {
     return canBeLoopedOff;
-  }
-
-  /** The word for it. */
-  public String word() {
-    return name().toLowerCase(Locale.ROOT).replace('_', '-');
   }
 
   /** What lets coolant flow into a branch. */

@@ -1,5 +1,7 @@
 package gotera.circuit;
 
+import gotera.word.Worded;
+
 /**
  * A change to a circuit that features alone do not give. Edits are applied in their order; one that
  * makes no sense is refused with a reason ({@link Editing}).
@@ -48,7 +50,7 @@ public sealed interface CircuitEdit {
   record LoopOff(String subject) implements CircuitEdit {}
 
   /** Where on a part. */
-  enum Spot {
+  enum Spot implements Worded {
     UPPER_FRONT(0, 0),
     UPPER_MIDDLE(0.5, 0),
     UPPER_REAR(1, 0),
@@ -73,7 +75,7 @@ public sealed interface CircuitEdit {
   }
 
   /** Whereabouts in the vehicle. */
-  enum Region {
+  enum Region implements Worded {
     FRONT(20, 330),
     ENGINE(330, 868),
     CABIN(890, 1000);

@@ -1,13 +1,12 @@
 package gotera.circuit;
 
 import gotera.circuit.Circuit.Point;
+import gotera.word.Worded;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
-import java.util.Optional;
 
 /** Where something drips from, or where the puddle lies. */
-public enum DripSpot {
+public enum DripSpot implements Worded {
   RADIATOR_BASE(125, 485, 60, 40, "front"),
   RADIATOR_DRAIN_TUBE(75, 485, 40, 40, "front"),
   UNDER_PUMP(380, 455, 70, 70, "engine"),
@@ -52,16 +51,6 @@ public enum DripSpot {
   /** Front, engine or cabin. */
   public String region() {
     return region;
-  }
-
-  /** The word for it. */
-  public String word() {
-    return name().toLowerCase(Locale.ROOT).replace('_', '-');
-  }
-
-  /** The spot a word means. */
-  public static Optional<DripSpot> of(String word) {
-    return Features.read(DripSpot.class, word);
   }
 
   /** The spots a circuit has. */

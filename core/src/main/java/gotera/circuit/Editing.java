@@ -5,6 +5,7 @@ import gotera.circuit.Circuit.Line;
 import gotera.circuit.Circuit.Part;
 import gotera.circuit.Circuit.Point;
 import gotera.circuit.Circuit.Shape;
+import gotera.word.Worded;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -193,7 +194,7 @@ public record Editing(Circuit circuit, Optional<Problem> problem) {
 
   /** The branch's joints leave the circuit but for a loop where the first of them was. */
   private static Editing loopOff(Circuit c, CircuitEdit.LoopOff e) {
-    Optional<Branch> found = Features.read(Branch.class, e.subject());
+    Optional<Branch> found = Worded.of(Branch.class, e.subject());
     if (found.isEmpty() || c.joints().stream().noneMatch(j -> j.branch() == found.get())) {
       return refused(c, Problem.UNKNOWN);
     }

@@ -1,9 +1,9 @@
 package gotera.circuit;
 
-import java.util.Locale;
+import gotera.word.Worded;
 
 /** How a joint is held. How each is let go is a word of the trade, by the same name. */
-public enum Fastening {
+public enum Fastening implements Worded {
   /** Pressure cap. */
   CAP,
   /** Hose clamp. */
@@ -28,14 +28,4 @@ public enum Fastening {
   LOOP,
   /** Nothing: it is the wall of a part. */
   NONE;
-
-  /** The word for it. */
-  public String word() {
-    return name().toLowerCase(Locale.ROOT).replace('_', '-');
-  }
-
-  /** The fastening a word means. */
-  public static java.util.Optional<Fastening> of(String word) {
-    return java.util.Arrays.stream(values()).filter(f -> f.word().equals(word)).findFirst();
-  }
 }

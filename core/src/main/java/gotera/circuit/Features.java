@@ -1,8 +1,7 @@
 package gotera.circuit;
 
+import gotera.word.Worded;
 import java.util.EnumSet;
-import java.util.Locale;
-import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -38,57 +37,37 @@ public record Features(Drive drive, Fill fill, Engine engine, Lie lie, Set<Extra
   }
 
   /** What drives the vehicle. */
-  public enum Drive {
+  public enum Drive implements Worded {
     PETROL,
     DIESEL,
     ELECTRIC;
-
-    /** The word for it. */
-    public String word() {
-      return Features.word(this);
-    }
   }
 
   /** Where the system is filled. */
-  public enum Fill {
+  public enum Fill implements Worded {
     /** Cap on the radiator, with a recovery bottle. */
     NECK,
     /** Pressurised expansion tank. */
     TANK,
     /** Both can be opened. */
     BOTH;
-
-    /** The word for it. */
-    public String word() {
-      return Features.word(this);
-    }
   }
 
   /** How the cylinders stand. */
-  public enum Engine {
+  public enum Engine implements Worded {
     INLINE,
     V,
     FLAT;
-
-    /** The word for it. */
-    public String word() {
-      return Features.word(this);
-    }
   }
 
   /** How the engine lies in the vehicle. */
-  public enum Lie {
+  public enum Lie implements Worded {
     ALONG,
     ACROSS;
-
-    /** The word for it. */
-    public String word() {
-      return Features.word(this);
-    }
   }
 
   /** What a circuit may have besides. */
-  public enum Extra {
+  public enum Extra implements Worded {
     NO_HEATER,
     REAR_HEATER,
     HEATER_VALVE,
@@ -106,24 +85,5 @@ public record Features(Drive drive, Fill fill, Engine engine, Lie lie, Set<Extra
     EXHAUST_COOLER,
     TURBO_LINES,
     ALTERNATOR_COOLED;
-
-    /** The word for it. */
-    public String word() {
-      return Features.word(this);
-    }
-  }
-
-  private static String word(Enum<?> value) {
-    return value.name().toLowerCase(Locale.ROOT).replace('_', '-');
-  }
-
-  /** The value of a kind that a word means. */
-  public static <E extends Enum<E>> Optional<E> read(Class<E> kind, String word) {
-    for (E value : kind.getEnumConstants()) {
-      if (word(value).equals(word)) {
-        return Optional.of(value);
-      }
-    }
-    return Optional.empty();
   }
 }

@@ -106,7 +106,7 @@ public record Dye(
     private Glow now(String joint, OptionalDouble size) {
       OptionalDouble old = before.get(joint);
       if (old == null) {
-        return scannedBefore || onceDark.contains(joint) ? Glow.NEW : Glow.UNSCANNED;
+        return scannedBefore || onceDark.contains(joint) ? Glow.NEW_GLOW : Glow.UNSCANNED;
       }
       boolean grown =
           old.isPresent()
@@ -122,20 +122,19 @@ public record Dye(
   }
 
   /**
-   * What the lamp says of a joint: true for new or grown glow, false for none where dye has been.
-   * Empty where it says nothing: not scanned, old glow that has not grown, or dark where no dye
-   * was.
+   * What the lamp says of a joint: glow that counts, or none where dye has been. Empty where it
+   * says nothing: not scanned, old glow that has not grown, or dark where no dye was.
    */
-  public Optional<Boolean> says(Joint joint) {
+  public Optional<Glow> says(Joint joint) {
     Glow glow = glows.get(joint.code());
     if (dosed.isEmpty()) {
       return Optional.empty();
     }
     if (glow != null) {
-      return glow.counts() ? Optional.of(true) : Optional.empty();
+      return Optional.of(glow).filter(Glow::counts);
     }
     return dark.contains(joint.code()) && reached.contains(joint.branch())
-        ? Optional.of(false)
+        ? Optional.of(Glow.DARK)
         : Optional.empty();
   }
 

@@ -1,9 +1,11 @@
 package gotera.dye;
 
+import gotera.word.Worded;
+
 /** What the glow of a joint is. */
-public enum Glow {
+public enum Glow implements Worded {
   /** Not there before the dye went in. */
-  NEW,
+  NEW_GLOW,
   /** There before, and larger now. */
   GROWN,
   /** There before, and no larger: it has no weight. */
@@ -11,10 +13,12 @@ public enum Glow {
   /** Glows, and nobody had scanned before the dye went in: it may be old, and weighs little. */
   UNSCANNED,
   /** Seen before the dye went in, not scanned since. */
-  OLD;
+  OLD,
+  /** Scanned where dye has been, and it does not glow. */
+  DARK;
 
   /** Whether it says that the joint leaks. */
   public boolean counts() {
-    return this == NEW || this == GROWN || this == UNSCANNED;
+    return this == NEW_GLOW || this == GROWN || this == UNSCANNED;
   }
 }

@@ -6,28 +6,28 @@ import java.util.List;
 /**
  * A check that could be made now.
  *
- * @param name its name
+ * @param label what it is called
  * @param minutes work it costs (min), positive
  * @param outcomes what it can show, one of them for certain
  */
-public record Check(String name, double minutes, List<Finding> outcomes) {
+public record Check(Label label, double minutes, List<Finding> outcomes) {
   /** Refuses a check that shows nothing or costs nothing. */
   public Check {
     outcomes = List.copyOf(outcomes);
     if (!(minutes > 0) || outcomes.size() < 2) {
-      throw new IllegalArgumentException(name + ": " + minutes + " min, " + outcomes);
+      throw new IllegalArgumentException(label + ": " + minutes + " min, " + outcomes);
     }
   }
 
   /** Looking at one place: wet or dry. */
   public static Check look(
-      String name, double minutes, String place, double sensitivity, double falseAlarm) {
+      Label label, double minutes, String place, double sensitivity, double falseAlarm) {
     return new Check(
-        name,
+        label,
         minutes,
         List.of(
-            new Finding.AtPlace(name, place, true, sensitivity, falseAlarm),
-            new Finding.AtPlace(name, place, false, sensitivity, falseAlarm)));
+            new Finding.AtPlace(label, place, true, sensitivity, falseAlarm),
+            new Finding.AtPlace(label, place, false, sensitivity, falseAlarm)));
   }
 
   /** How much less uncertain one expects to be after it (bit), never below zero. */

@@ -9,7 +9,7 @@ package gotera.evidence;
  */
 public record CheckFacts(String check, double sees, double falseAlarm) {
   /** What the check says about a place. */
-  public Finding at(String name, String place, boolean seen) {
-    return new Finding.AtPlace(name + ":" + place, place, seen, sees, falseAlarm);
+  public Finding at(String kind, String place, boolean seen) {
+    return new Finding.AtPlace(new Label(kind, place), place, seen, sees, falseAlarm);
   }
 }

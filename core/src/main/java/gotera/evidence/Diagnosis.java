@@ -10,11 +10,19 @@ import java.util.Set;
 /**
  * The suspects of one vehicle, from everything found so far, and the check that would tell most.
  *
+ * @param found what was found
  * @param posterior what is known
  * @param suspects places with their reasons, the likeliest first
  * @param next checks by what they tell per minute of work, the best first
  */
-public record Diagnosis(Posterior posterior, List<Suspect> suspects, List<Check.Ranked> next) {
+public record Diagnosis(
+    Found found, Posterior posterior, List<Suspect> suspects, List<Check.Ranked> next) {
+  /** Kind of the check that looks at a place. */
+  public static final String LOOK = "look";
+
+  /** Kind of the check that measures. */
+  public static final String TEST = "pressure-test";
+
   private static final int MOST_REASONS = 3;
   private static final int MOST_SUSPECTS = 8;
 
@@ -113,7 +121,7 @@ public record Diagnosis(Posterior posterior, List<Suspect> suspects, List<Check.
                             .limit(MOST_REASONS)
                             .toList()))
             .toList();
-    return new Diagnosis(posterior, suspects, Check.rank(checks(open, found), posterior));
+    return new Diagnosis(found, posterior, suspects, Check.rank(checks(open, found), posterior));
   }
 
   private static List<Finding> findings(List<PlaceFacts> open, Found found) {
@@ -121,7 +129,8 @@ public record Diagnosis(Posterior posterior, List<Suspect> suspects, List<Check.
     open.forEach(p -> names.add(p.place()));
     List<Finding> findings = new ArrayList<>();
     for (SignFacts sign : found.signs()) {
-      findings.add(new Finding.InRegion(sign.sign(), true, sign.causes(), explained(sign, found)));
+      findings.add(
+          new Finding.InRegion(Label.of(sign.sign()), true, sign.causes(), explained(sign, found)));
     }
     for (Look look : found.looks()) {
       open.stream()
@@ -130,7 +139,7 @@ public record Diagnosis(Posterior posterior, List<Suspect> suspects, List<Check.
               p ->
                   findings.add(
                       new Finding.AtPlace(
-                          (look.wet() ? "wet:" : "dry:") + p.place(),
+                          new Label(look.wet() ? "wet" : "dry", p.place()),
                           p.place(),
                           look.wet(),
                           p.sensitivity(look.state()),
@@ -142,7 +151,7 @@ public record Diagnosis(Posterior posterior, List<Suspect> suspects, List<Check.
             r ->
                 findings.add(
                     new Finding.MeasuredRate(
-                        "pressure-test", r.left(), r.u(), acting(open, found))));
+                        Label.of(TEST), r.left(), r.u(), acting(open, found))));
     findings.addAll(found.others());
     return findings;
   }
@@ -182,7 +191,11 @@ public record Diagnosis(Posterior posterior, List<Suspect> suspects, List<Check.
       if (!looked.contains(p.place())) {
         checks.add(
             Check.look(
-                "look:" + p.place(), p.minutes(), p.place(), p.sensitivity(best), p.falseAlarm()));
+                new Label(LOOK, p.place()),
+                p.minutes(),
+                p.place(),
+                p.sensitivity(best),
+                p.falseAlarm()));
       }
     }
     if (found.rate().isEmpty()) {
@@ -190,11 +203,11 @@ public record Diagnosis(Posterior posterior, List<Suspect> suspects, List<Check.
       acting(open, found).forEach(p -> causes.put(p, TEST_FINDS));
       checks.add(
           new Check(
-              "pressure-test",
+              Label.of(TEST),
               TEST_MINUTES,
               List.of(
-                  new Finding.InRegion("pressure-test", true, causes, TEST_FALSE),
-                  new Finding.InRegion("pressure-test", false, causes, TEST_FALSE))));
+                  new Finding.InRegion(Label.of(TEST), true, causes, TEST_FALSE),
+                  new Finding.InRegion(Label.of(TEST), false, causes, TEST_FALSE))));
     }
     return checks;
   }

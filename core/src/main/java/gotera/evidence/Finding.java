@@ -8,8 +8,8 @@ import java.util.Set;
  * other given those places. A check that could not exercise a place states nothing about it.
  */
 public sealed interface Finding {
-  /** A name, to tell it among the reasons. */
-  String name();
+  /** What it is called among the reasons. */
+  Label label();
 
   /**
    * Probability of what was seen.
@@ -31,12 +31,12 @@ public sealed interface Finding {
    * Something about the whole vehicle: a loss is complained of, the level fell. A second fault
    * makes it no likelier.
    *
-   * @param name its name
+   * @param label what it is called
    * @param seen whether it was so
    * @param withFault probability of it where anything leaks
    * @param without probability of it where nothing does
    */
-  record OfTheWhole(String name, boolean seen, double withFault, double without)
+  record OfTheWhole(Label label, boolean seen, double withFault, double without)
       implements Finding {
     /** Refuses what is no probability. */
     public OfTheWhole {
@@ -54,13 +54,13 @@ public sealed interface Finding {
   /**
    * One place was looked at.
    *
-   * @param name its name
+   * @param label what it is called
    * @param place the place
    * @param wet whether it was seen wet
    * @param sensitivity probability of seeing it wet where it leaks
    * @param falseAlarm probability of seeing it wet where it does not: it runs down from elsewhere
    */
-  record AtPlace(String name, String place, boolean wet, double sensitivity, double falseAlarm)
+  record AtPlace(Label label, String place, boolean wet, double sensitivity, double falseAlarm)
       implements Finding {
     /** Refuses what is no probability. */
     public AtPlace {
@@ -79,12 +79,12 @@ public sealed interface Finding {
    * Something in a region: a drip at a spot, a smell in the cabin, a complaint. Any of several
    * places may cause it, each by itself (noisy or).
    *
-   * @param name its name
+   * @param label what it is called
    * @param seen whether it was there
    * @param causes probability that a leak at a place causes it
    * @param falseAlarm probability of it without any of them
    */
-  record InRegion(String name, boolean seen, Map<String, Double> causes, double falseAlarm)
+  record InRegion(Label label, boolean seen, Map<String, Double> causes, double falseAlarm)
       implements Finding {
     /** Refuses what is no probability. */
     public InRegion {
@@ -111,7 +111,7 @@ public sealed interface Finding {
    * (log10 of mL/min: mean 0, standard deviation 0.7; our judgement, untested), seen through the
    * same noise.
    *
-   * @param name its name
+   * @param label what it is called
    * @param rate the rate (mL/min)
    * @param u its standard uncertainty (mL/min), positive
    * @param acting places whose fault acts in the state of the test
@@ -126,25 +126,25 @@ public sealed interface Finding {
     private static final int STEPS = 280;
     private static final double WIDTH = 3.5; // decades either way
 
-    private final String name;
+    private final Label label;
     private final Set<String> acting;
     private final double leaking;
     private final double tight;
 
     /** Refuses a rate without uncertainty. */
-    public MeasuredRate(String name, double rate, double u, Set<String> acting) {
+    public MeasuredRate(Label label, double rate, double u, Set<String> acting) {
       if (!(u > 0)) {
         throw new IllegalArgumentException("u of a measured rate must be positive: " + u);
       }
-      this.name = name;
+      this.label = label;
       this.acting = Set.copyOf(acting);
       this.tight = mixed(density(rate, u));
       this.leaking = mixed(leaking(rate, u));
     }
 
     @Override
-    public String name() {
-      return name;
+    public Label label() {
+      return label;
     }
 
     @Override

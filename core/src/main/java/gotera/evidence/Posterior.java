@@ -201,7 +201,7 @@ public final class Posterior {
    * @param logRatio natural logarithm of the factor on the place's odds; above zero it speaks for
    *     the place
    */
-  public record Reason(String finding, double logRatio) {}
+  public record Reason(Label finding, double logRatio) {}
 
   /** The findings that moved a place, those that moved it most first. */
   public static List<Reason> reasons(

@@ -33,7 +33,7 @@ record Weighing(List<Finding> findings, Posterior all, List<Posterior> without) 
     for (int i = 0; i < findings.size(); i++) {
       reasons.add(
           new Posterior.Reason(
-              findings.get(i).name(), with - Posterior.logOdds(without.get(i).marginal(place))));
+              findings.get(i).label(), with - Posterior.logOdds(without.get(i).marginal(place))));
     }
     reasons.sort(
         Comparator.comparingDouble((Posterior.Reason r) -> Math.abs(r.logRatio())).reversed());

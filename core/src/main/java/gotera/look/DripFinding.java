@@ -2,6 +2,7 @@ package gotera.look;
 
 import gotera.circuit.DripTrace;
 import gotera.evidence.Finding;
+import gotera.evidence.Label;
 import java.util.HashMap;
 import java.util.Map;
 
@@ -16,6 +17,7 @@ public final class DripFinding {
   public static Finding of(DripTrace trace) {
     Map<String, Double> causes = new HashMap<>(trace.feeds());
     causes.put("elsewhere." + trace.spot().region(), FROM_ELSEWHERE);
-    return new Finding.InRegion("drip:" + trace.spot().word(), true, causes, DripTrace.FALSE_ALARM);
+    return new Finding.InRegion(
+        new Label("drip", trace.spot().word()), true, causes, DripTrace.FALSE_ALARM);
   }
 }

@@ -1,16 +1,15 @@
 package gotera.look;
 
-import java.util.Arrays;
-import java.util.Optional;
+import gotera.word.Worded;
 
 /** In which state a place was looked at. */
-public enum LookState {
+public enum LookState implements Worded {
   /** After standing overnight, before the first start. */
   PARKED("parked"),
   /** Cold, without pressure. */
   COLD("cold"),
   /** Cold, under pressure of a tester. */
-  PRESSED("pressure"),
+  PRESSED("cold-pressure"),
   /** Warm, standing. */
   WARM("warm"),
   /** Warm, running. */
@@ -22,13 +21,8 @@ public enum LookState {
     this.word = word;
   }
 
-  /** The word for it in forms, tables and messages. */
+  @Override
   public String word() {
     return word;
-  }
-
-  /** The state a word means. */
-  public static Optional<LookState> of(String word) {
-    return Arrays.stream(values()).filter(s -> s.word.equals(word)).findFirst();
   }
 }

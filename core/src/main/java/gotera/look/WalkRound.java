@@ -24,17 +24,6 @@ public record WalkRound(LookState state, int places, int open, int hidden, int w
   /** A look says something of today for so long (our judgement, untested). */
   public static final Duration LATELY = Duration.ofHours(24);
 
-  /** What was last said of a place. */
-  public enum Seen {
-    DRY,
-    WET,
-    STAINED,
-    /** Cleaned and dried, not looked at since. */
-    CLEANED,
-    /** Cannot be seen as it is. */
-    HIDDEN
-  }
-
   /**
    * A look.
    *
@@ -43,7 +32,7 @@ public record WalkRound(LookState state, int places, int open, int hidden, int w
    * @param seen what was seen
    * @param at when
    */
-  public record Look(String place, LookState state, Seen seen, Instant at) {}
+  public record Look(String place, LookState state, Sight seen, Instant at) {}
 
   /**
    * Counts.
@@ -54,7 +43,7 @@ public record WalkRound(LookState state, int places, int open, int hidden, int w
    */
   public static WalkRound of(
       LookState state, Set<String> places, List<Look> looks, Instant since, Instant now) {
-    Map<String, Seen> seen = new HashMap<>();
+    Map<String, Sight> seen = new HashMap<>();
     for (Look look : looks) {
       if (look.state() == state
           && places.contains(look.place())
@@ -63,15 +52,15 @@ public record WalkRound(LookState state, int places, int open, int hidden, int w
         seen.put(look.place(), look.seen());
       }
     }
-    int hidden = count(seen.values(), Seen.HIDDEN);
-    int wet = count(seen.values(), Seen.WET);
-    int stained = count(seen.values(), Seen.STAINED);
-    int looked = wet + stained + count(seen.values(), Seen.DRY);
+    int hidden = count(seen.values(), Sight.HIDDEN);
+    int wet = count(seen.values(), Sight.WET);
+    int stained = count(seen.values(), Sight.STAINED);
+    int looked = wet + stained + count(seen.values(), Sight.DRY);
     return new WalkRound(
         state, places.size(), places.size() - looked - hidden, hidden, wet, stained);
   }
 
-  private static int count(Collection<Seen> seen, Seen what) {
+  private static int count(Collection<Sight> seen, Sight what) {
     return (int) seen.stream().filter(s -> s == what).count();
   }
 

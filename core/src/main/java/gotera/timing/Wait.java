@@ -1,5 +1,6 @@
 package gotera.timing;
 
+import gotera.word.Worded;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Optional;
@@ -21,19 +22,14 @@ public record Wait(Instant begun, Instant due, Optional<Instant> ended) {
   }
 
   /** What one waits for. */
-  public enum Kind {
+  public enum Kind implements Worded {
     COOL_DOWN,
     SOAK,
     DYE,
     CURE,
     PURGE,
     NEXT_MORNING,
-    OTHER;
-
-    /** The word for it. */
-    public String word() {
-      return name().toLowerCase(java.util.Locale.ROOT).replace('_', '-');
-    }
+    OTHER
   }
 
   /** Where a wait is. */

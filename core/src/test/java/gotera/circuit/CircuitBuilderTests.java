@@ -8,6 +8,7 @@ import gotera.circuit.Circuit.Part;
 import gotera.circuit.Circuit.Point;
 import gotera.circuit.Circuit.Shape;
 import gotera.circuit.Features.Extra;
+import gotera.word.Worded;
 import java.util.List;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
@@ -118,10 +119,10 @@ class CircuitBuilderTests {
   @Test
   void wordsAndValuesMeanTheSame() {
     for (Extra extra : Extra.values()) {
-      assertThat(Features.read(Extra.class, extra.word())).contains(extra);
+      assertThat(Worded.of(Extra.class, extra.word())).contains(extra);
     }
-    assertThat(Features.read(Extra.class, "wings")).isEmpty();
-    assertThat(Fastening.of("quick-connector")).contains(Fastening.QUICK_CONNECTOR);
+    assertThat(Worded.of(Extra.class, "wings")).isEmpty();
+    assertThat(Worded.of(Fastening.class, "quick-connector")).contains(Fastening.QUICK_CONNECTOR);
     assertThat(CircuitBuilder.of(CircuitPresets.USUAL).part("pump").orElseThrow().shape())
         .isEqualTo(Shape.WHEEL);
   }

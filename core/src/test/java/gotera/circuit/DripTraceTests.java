@@ -3,6 +3,7 @@ package gotera.circuit;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import gotera.circuit.Circuit.Joint;
+import gotera.word.Worded;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -76,7 +77,7 @@ class DripTraceTests {
     assertThat(DripSpot.in(electric))
         .doesNotContain(DripSpot.CABIN_FLOOR, DripSpot.ENGINE_MOUNT)
         .contains(DripSpot.GROUND_ENGINE);
-    assertThat(DripSpot.of("engine-mount")).contains(DripSpot.ENGINE_MOUNT);
+    assertThat(Worded.of(DripSpot.class, "engine-mount")).contains(DripSpot.ENGINE_MOUNT);
   }
 
   @Test

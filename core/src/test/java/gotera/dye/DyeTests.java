@@ -33,7 +33,7 @@ class DyeTests {
     assertThat(dye.glows())
         .containsEntry("pump.gasket", Glow.UNCHANGED)
         .containsEntry("radiator.core", Glow.GROWN)
-        .containsEntry("cap.neck", Glow.NEW)
+        .containsEntry("cap.neck", Glow.NEW_GLOW)
         .containsEntry("block.drain-plug", Glow.OLD);
     assertThat(says(dye, "pump.gasket")).isEmpty();
     assertThat(says(dye, "block.drain-plug")).isEmpty();
@@ -70,7 +70,7 @@ class DyeTests {
     assertThat(dye.rounds()).isEqualTo(1);
     assertThat(of(IN, dark("cap.neck"), glow("cap.neck", 3)).dark()).isEmpty();
     assertThat(of(glow("cap.neck", 3), dark("cap.neck"), IN, glow("cap.neck", 3)).glows())
-        .containsEntry("cap.neck", Glow.NEW);
+        .containsEntry("cap.neck", Glow.NEW_GLOW);
     assertThat(of(IN, glow("cap.neck", 3)).glows())
         .as("it may have glowed before: nobody looked")
         .containsEntry("cap.neck", Glow.UNSCANNED);
@@ -87,7 +87,7 @@ class DyeTests {
   }
 
   private Optional<Boolean> says(Dye dye, String joint) {
-    return dye.says(circuit.joint(joint).orElseThrow());
+    return dye.says(circuit.joint(joint).orElseThrow()).map(Glow::counts);
   }
 
   private static DyeStep glow(String joint, double size) {

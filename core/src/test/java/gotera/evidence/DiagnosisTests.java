@@ -32,9 +32,9 @@ class DiagnosisTests {
             Optional.of(new Rate(0.8, 0.05)));
     assertThat(diagnosis.suspects().get(0).place()).isEqualTo("cylinder");
     assertThat(diagnosis.suspects().get(0).reasons())
-        .extracting(Posterior.Reason::finding)
+        .extracting(r -> r.finding().toString())
         .contains("never-on-the-ground");
-    assertThat(diagnosis.next().get(0).check().name()).isEqualTo("look:cylinder");
+    assertThat(diagnosis.next().get(0).check().label().toString()).isEqualTo("look:cylinder");
   }
 
   @Test
@@ -67,19 +67,19 @@ class DiagnosisTests {
 
   @Test
   void findingsOfOtherChecksAreWeighedWithTheRest() {
-    Finding glow = new Finding.AtPlace("glow:radiator", "radiator", true, 0.85, 0.03);
+    Finding glow = new Finding.AtPlace(new Label("glow", "radiator"), "radiator", true, 0.85, 0.03);
     Found found =
         new Found(Set.of(), List.of(), List.of(), Optional.empty(), List.of(glow), Set.of());
     Diagnosis.Suspect first = Diagnosis.of(PLACES, found).suspects().get(0);
     assertThat(first.place()).isEqualTo("radiator");
-    assertThat(first.reasons()).extracting(Posterior.Reason::finding).contains("glow:radiator");
+    assertThat(first.reasons()).extracting(r -> r.finding().toString()).contains("glow:radiator");
   }
 
   @Test
   void withoutATestMeasuringIsAmongTheChecks() {
     Diagnosis diagnosis = of(Set.of(), List.of(), Optional.empty());
     assertThat(diagnosis.next())
-        .extracting(r -> r.check().name())
+        .extracting(r -> r.check().label().toString())
         .contains("pressure-test", "look:hose");
     assertThat(diagnosis.next())
         .extracting(Check.Ranked::perMinute)

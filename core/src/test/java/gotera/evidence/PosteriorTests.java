@@ -23,10 +23,10 @@ class PosteriorTests {
         List.of(new Hypothesis("A", 0.20), new Hypothesis("B", 0.10), new Hypothesis("E", 0.05));
     private final List<Finding> findings =
         List.of(
-            new Finding.OfTheWhole("loss complained of", true, 0.9, 0.05),
-            new Finding.AtPlace("B dry under pressure", "B", false, 0.85, 0.02),
+            new Finding.OfTheWhole(Label.of("loss complained of"), true, 0.9, 0.05),
+            new Finding.AtPlace(Label.of("B dry under pressure"), "B", false, 0.85, 0.02),
             new Finding.InRegion(
-                "drip at a spot", true, Map.of("A", 0.6, "B", 0.3, "E", 0.1), 0.03));
+                Label.of("drip at a spot"), true, Map.of("A", 0.6, "B", 0.3, "E", 0.1), 0.03));
     private final Posterior posterior = Posterior.of(places, findings);
 
     @Test
@@ -53,7 +53,7 @@ class PosteriorTests {
 
     @Test
     void saysWhatALookWouldTell() {
-      Check look = Check.look("look at A running", 10, "A", 0.8, 0.02);
+      Check look = Check.look(new Label("look", "A"), 10, "A", 0.8, 0.02);
       Close.to("P(wet)", posterior.chance(look.outcomes().get(0)), 0.7382, 5e-5);
       Check.Ranked ranked = Check.rank(List.of(look), posterior).get(0);
       Close.to("gain (bit)", ranked.bits(), 0.1534, 5e-5);
@@ -63,7 +63,7 @@ class PosteriorTests {
     @Test
     void namesWhatMovedAPlace() {
       List<Posterior.Reason> reasons = Posterior.reasons(places, findings, "B");
-      assertThat(reasons.get(0).finding()).isEqualTo("B dry under pressure");
+      assertThat(reasons.get(0).finding().kind()).isEqualTo("B dry under pressure");
       assertThat(reasons.get(0).logRatio()).isNegative();
       double[] range = Posterior.range(places, findings, "A");
       assertThat(range[0]).isLessThan(posterior.marginal("A"));
@@ -91,7 +91,7 @@ class PosteriorTests {
           Posterior.of(places, other).marginal("p0"),
           posterior.marginal("p0"),
           1e-12);
-      Check check = Check.look("look", 3, "p1", Seeds.between(random, 0.3, 0.99), 0.02);
+      Check check = Check.look(Label.of("look"), 3, "p1", Seeds.between(random, 0.3, 0.99), 0.02);
       double sum = check.outcomes().stream().mapToDouble(posterior::chance).sum();
       Close.to("something is seen", sum, 1, 1e-12);
       assertThat(check.gain(posterior)).isGreaterThanOrEqualTo(0);
@@ -146,21 +146,21 @@ class PosteriorTests {
     }
 
     private Finding rate(double q, double u) {
-      return new Finding.MeasuredRate("pressure test", q, u, Set.of("hose"));
+      return new Finding.MeasuredRate(Label.of("pressure test"), q, u, Set.of("hose"));
     }
   }
 
   @Test
   void whatCannotBeIsRefused() {
     assertThatThrownBy(() -> new Hypothesis("A", 1)).isInstanceOf(IllegalArgumentException.class);
-    assertThatThrownBy(() -> new Finding.AtPlace("x", "A", true, 1.2, 0))
+    assertThatThrownBy(() -> new Finding.AtPlace(Label.of("x"), "A", true, 1.2, 0))
         .isInstanceOf(IllegalArgumentException.class);
   }
 
   @Test
   void whatContradictsItselfLeavesWhatWasKnown() {
     List<Hypothesis> one = List.of(new Hypothesis("A", 0.2));
-    Finding never = new Finding.AtPlace("never", "A", true, 0, 0);
+    Finding never = new Finding.AtPlace(Label.of("never"), "A", true, 0, 0);
     Close.to("P(A)", Posterior.of(one, List.of(never)).marginal("A"), 0.2, 1e-9);
   }
 
@@ -168,12 +168,12 @@ class PosteriorTests {
   void noRateDecidesAlone() {
     List<Hypothesis> two = List.of(new Hypothesis("A", 0.2), new Hypothesis("B", 0.1));
     for (double rate : new double[] {-1e6, -50, -1, 50, 1e5}) {
-      Finding far = new Finding.MeasuredRate("test", rate, 0.01, Set.of("A"));
-      Finding more = new Finding.MeasuredRate("more", -rate, 0.01, Set.of("B"));
+      Finding far = new Finding.MeasuredRate(Label.of("test"), rate, 0.01, Set.of("A"));
+      Finding more = new Finding.MeasuredRate(Label.of("more"), -rate, 0.01, Set.of("B"));
       double p = Posterior.of(two, List.of(far, more)).marginal("A");
       assertThat(p).as("rate %s", rate).isBetween(1e-6, 1 - 1e-9);
     }
-    Finding negative = new Finding.MeasuredRate("test", -30, 0.1, Set.of("A"));
+    Finding negative = new Finding.MeasuredRate(Label.of("test"), -30, 0.1, Set.of("A"));
     Close.to("P(A)", Posterior.of(two, List.of(negative)).marginal("A"), 0.2, 0.01);
   }
 
@@ -182,8 +182,8 @@ class PosteriorTests {
     List<Hypothesis> two = List.of(new Hypothesis("A", 0.2), new Hypothesis("B", 0.1));
     List<Finding> many = new ArrayList<>();
     for (int i = 0; i < 600; i++) {
-      many.add(new Finding.AtPlace("dry" + i, "A", false, 0.9, 0.01));
-      many.add(new Finding.AtPlace("dry" + i, "B", false, 0.9, 0.01));
+      many.add(new Finding.AtPlace(Label.of("dry" + i), "A", false, 0.9, 0.01));
+      many.add(new Finding.AtPlace(Label.of("dry" + i), "B", false, 0.9, 0.01));
     }
     assertThat(Posterior.of(two, many).probability()).isGreaterThan(0.99);
   }
@@ -202,13 +202,13 @@ class PosteriorTests {
       findings.add(
           random.nextBoolean()
               ? new Finding.AtPlace(
-                  "f" + i,
+                  Label.of("f" + i),
                   "p" + random.nextInt(8),
                   random.nextBoolean(),
                   Seeds.between(random, 0.3, 0.99),
                   Seeds.between(random, 0.01, 0.2))
               : new Finding.InRegion(
-                  "f" + i,
+                  Label.of("f" + i),
                   random.nextBoolean(),
                   Map.of("p1", 0.5, "p" + (2 + random.nextInt(5)), 0.3),
                   Seeds.between(random, 0.01, 0.2)));

@@ -8,7 +8,6 @@ import gotera.circuit.DripSpot;
 import gotera.circuit.DripTrace;
 import gotera.evidence.Finding;
 import gotera.look.WalkRound.Look;
-import gotera.look.WalkRound.Seen;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
@@ -19,7 +18,7 @@ class LookTests {
   private static final Instant NOON = Instant.parse("2026-03-02T12:00:00Z");
   private static final Set<String> PLACES = Set.of("a", "b", "c");
 
-  private static Look look(String place, LookState state, Seen seen) {
+  private static Look look(String place, LookState state, Sight seen) {
     return new Look(place, state, seen, NOON.minusSeconds(600));
   }
 
@@ -27,28 +26,29 @@ class LookTests {
     return WalkRound.of(state, PLACES, List.of(looks), Instant.MIN, NOON);
   }
 
-  private static Look[] all(LookState state, Seen seen) {
+  private static Look[] all(LookState state, Sight seen) {
     return PLACES.stream().map(p -> look(p, state, seen)).toArray(Look[]::new);
   }
 
   @Test
   void dryEverywhereNeedsEveryPlaceUnderPressure() {
-    assertThat(round(LookState.PRESSED, all(LookState.PRESSED, Seen.DRY)).dryEverywhere()).isTrue();
-    assertThat(round(LookState.COLD, all(LookState.COLD, Seen.DRY)).dryEverywhere()).isFalse();
-    assertThat(round(LookState.COLD, all(LookState.COLD, Seen.DRY)).dryThroughout()).isTrue();
-    assertThat(round(LookState.PRESSED, all(LookState.COLD, Seen.DRY)).open()).isEqualTo(3);
+    assertThat(round(LookState.PRESSED, all(LookState.PRESSED, Sight.DRY)).dryEverywhere())
+        .isTrue();
+    assertThat(round(LookState.COLD, all(LookState.COLD, Sight.DRY)).dryEverywhere()).isFalse();
+    assertThat(round(LookState.COLD, all(LookState.COLD, Sight.DRY)).dryThroughout()).isTrue();
+    assertThat(round(LookState.PRESSED, all(LookState.COLD, Sight.DRY)).open()).isEqualTo(3);
     assertThat(
             round(
                     LookState.PRESSED,
-                    look("a", LookState.PRESSED, Seen.DRY),
-                    look("b", LookState.PRESSED, Seen.DRY))
+                    look("a", LookState.PRESSED, Sight.DRY),
+                    look("b", LookState.PRESSED, Sight.DRY))
                 .dryEverywhere())
         .isFalse();
   }
 
   @Test
   void aPlaceThatIsNotOnTheCircuitDoesNotCount() {
-    Look[] looks = all(LookState.PRESSED, Seen.DRY);
+    Look[] looks = all(LookState.PRESSED, Sight.DRY);
     WalkRound smaller =
         WalkRound.of(LookState.PRESSED, Set.of("a", "d"), List.of(looks), Instant.MIN, NOON);
     assertThat(smaller.places()).isEqualTo(2);
@@ -61,13 +61,13 @@ class LookTests {
 
   @Test
   void aLookBeforeTheRepairOrOfYesterdayIsStale() {
-    Look old = new Look("a", LookState.PRESSED, Seen.DRY, NOON.minus(Duration.ofHours(25)));
+    Look old = new Look("a", LookState.PRESSED, Sight.DRY, NOON.minus(Duration.ofHours(25)));
     assertThat(round(LookState.PRESSED, old).open()).isEqualTo(3);
     assertThat(
             WalkRound.of(
                     LookState.PRESSED,
                     PLACES,
-                    List.of(all(LookState.PRESSED, Seen.DRY)),
+                    List.of(all(LookState.PRESSED, Sight.DRY)),
                     NOON.minusSeconds(300),
                     NOON)
                 .open())
@@ -76,8 +76,8 @@ class LookTests {
 
   @Test
   void statesStandBesideEachOther() {
-    Look cold = look("a", LookState.COLD, Seen.WET);
-    Look warm = look("a", LookState.WARM, Seen.DRY);
+    Look cold = look("a", LookState.COLD, Sight.WET);
+    Look warm = look("a", LookState.WARM, Sight.DRY);
     assertThat(round(LookState.COLD, cold, warm).wet()).isEqualTo(1);
     assertThat(round(LookState.WARM, cold, warm).wet()).isZero();
   }
@@ -87,9 +87,9 @@ class LookTests {
     WalkRound round =
         round(
             LookState.COLD,
-            look("a", LookState.COLD, Seen.HIDDEN),
-            look("b", LookState.COLD, Seen.CLEANED),
-            look("c", LookState.COLD, Seen.STAINED));
+            look("a", LookState.COLD, Sight.HIDDEN),
+            look("b", LookState.COLD, Sight.CLEANED),
+            look("c", LookState.COLD, Sight.STAINED));
     assertThat(round.open()).isEqualTo(1);
     assertThat(round.hidden()).isEqualTo(1);
     assertThat(round.stained()).isEqualTo(1);

@@ -16,6 +16,7 @@ import gotera.pressure.verdict.Acceptance.Purpose;
 import gotera.pressure.verdict.MakerRule;
 import gotera.quantity.GaugePressure;
 import gotera.range.Range;
+import gotera.word.Worded;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -55,7 +56,7 @@ public final class HoldJson {
     m.word("format", List.of(FORMAT));
     Medium medium =
         m.word("medium", Stream.of(Medium.values()).map(Medium::word).toList())
-            .flatMap(Medium::of)
+            .flatMap(w -> Worded.of(Medium.class, w))
             .orElse(Medium.LIQUID);
     m.onlyYet("glycol", "ethylene");
     Optional<HoldSetup.Limits> limits = limits(m);
@@ -89,7 +90,8 @@ public final class HoldJson {
     boolean maker =
         m.word("limit_source", List.of("cap", "maker")).filter("maker"::equals).isPresent();
     Optional<Purpose> purpose =
-        m.word("purpose", List.of("search", "repair", "sign-off")).flatMap(Purpose::of);
+        m.word("purpose", List.of("search", "repair", "sign-off"))
+            .flatMap(w -> Worded.of(Purpose.class, w));
     OptionalDouble acceptance = m.number("acceptance_ml_per_min", Range.ACCEPTANCE);
     Optional<MakerRule> rule = m.object("maker_rule").flatMap(HoldJson::rule);
     return rated.isEmpty()

@@ -2,26 +2,27 @@ package gotera.formats;
 
 import gotera.circuit.Circuit;
 import gotera.circuit.CircuitBuilder;
+import gotera.circuit.CircuitEdit;
 import gotera.circuit.CircuitPresets;
 import gotera.circuit.DripSpot;
-import gotera.circuit.DripTrace;
+import gotera.circuit.Editing;
 import gotera.circuit.Features;
 import gotera.circuit.Features.Drive;
 import gotera.circuit.Features.Engine;
 import gotera.circuit.Features.Extra;
 import gotera.circuit.Features.Fill;
 import gotera.circuit.Features.Lie;
-import gotera.evidence.Diagnosis;
-import gotera.evidence.Diagnosis.Look;
-import gotera.evidence.Diagnosis.Rate;
-import gotera.evidence.Finding;
+import gotera.dye.Glow;
 import gotera.evidence.PlaceFacts;
-import gotera.evidence.PlaceFacts.State;
 import gotera.evidence.SignFacts;
-import gotera.look.DripFinding;
+import gotera.look.LookState;
+import gotera.look.Sight;
 import gotera.range.Range;
+import gotera.suspects.Observation;
+import gotera.suspects.Observation.GasColour;
+import gotera.suspects.Vocabulary;
+import gotera.word.Worded;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
@@ -30,220 +31,177 @@ import java.util.Set;
 
 /**
  * Reads the part of a job, {@code gotera-job/1}, that suspects are ranked by. Names are those of
- * the {@link Vocabulary}; an unknown one is refused with the nearest known.
+ * the {@link Vocabulary}; an unknown one is refused with the nearest known, and so is a place that
+ * this vehicle's circuit does not have.
  */
 public final class JobJson {
-  private static final String FORMAT = "gotera-job/1";
+  static final String FORMAT = "gotera-job/1";
+  private static final String NOT_LOOKED = "not-looked";
   private static final List<String> CHECKS =
-      List.of("look", "pressure-test", "combustion-gas", "drip", "dye");
-  private static final List<String> STATES =
-      List.of("cold-pressure", "cold", "parked", "warm", "running");
+      List.of("look", "pressure-test", "combustion-gas", "drip", "dye", "repair");
 
-  /** The same part failing twice so soon asks for a gas check first (days; our judgement). */
-  private static final double SOON = 365;
+  private final Problems problems = new Problems();
+  private final List<Observation> observed = new ArrayList<>();
 
   private JobJson() {}
 
-  /** Reads what a job found. */
-  public static ReadOutcome<JobFindings> read(String json) {
-    Problems problems = new Problems();
+  /** Reads a job. */
+  public static ReadOutcome<JobFile> read(String json) {
+    return new JobJson().job(json);
+  }
+
+  private ReadOutcome<JobFile> job(String json) {
     Optional<JsonMembers> root = JsonMembers.of(json, problems);
     if (root.isEmpty()) {
       return problems.rejected();
     }
     JsonMembers m = root.get();
     m.word("format", List.of(FORMAT));
-    Optional<Features> features = vehicle(m.object("vehicle"));
-    List<String> flags = new ArrayList<>();
-    List<SignFacts> signs = complaint(m.object("complaint"), flags);
-    Circuit circuit = CircuitBuilder.of(features.orElse(CircuitPresets.USUAL));
-    List<Look> looks = new ArrayList<>();
-    List<Finding> others = new ArrayList<>();
-    Optional<Rate> rate = Optional.empty();
-    for (JsonMembers f : m.elements("findings")) {
-      Optional<Rate> measured = finding(f, circuit, looks, others, flags);
-      // the newest test counts
-      rate = measured.isPresent() ? measured : rate;
-    }
+    Optional<JsonMembers> vehicle = m.object("vehicle");
+    Features features = vehicle.map(JobJson::features).orElse(CircuitPresets.USUAL);
+    List<CircuitEdit> edits = vehicle.map(CircuitEditJson::read).orElse(List.of());
+    boolean shut = vehicle.flatMap(v -> v.object("as_now")).filter(JobJson::heaterShut).isPresent();
+    vehicle.ifPresent(JsonMembers::refuseUnknown);
+    Circuit circuit = circuit(features, edits);
+    m.object("complaint").ifPresent(this::complaint);
+    m.elements("findings").forEach(f -> finding(f, circuit));
     m.refuseUnknown();
-    if (!problems.isEmpty()) {
-      return problems.rejected();
+    return problems.isEmpty()
+        ? new ReadOutcome.Accepted<>(new JobFile(features, edits, shut, observed))
+        : problems.rejected();
+  }
+
+  private Circuit circuit(Features features, List<CircuitEdit> edits) {
+    Circuit circuit = CircuitBuilder.of(features);
+    for (int i = 0; i < edits.size(); i++) {
+      Editing editing = Editing.apply(circuit, edits.get(i));
+      if (editing.problem().isPresent()) {
+        problems.add(
+            0,
+            "vehicle.edits[" + i + "].at",
+            edits.get(i).subject(),
+            "a change that makes sense here: " + editing.problem().get().name());
+      }
+      circuit = editing.circuit();
     }
-    List<PlaceFacts> places =
-        Vocabulary.published().places(CircuitBuilder.of(features.orElse(CircuitPresets.USUAL)));
-    return new ReadOutcome.Accepted<>(
-        new JobFindings(
-            places,
-            new Diagnosis.Found(Set.of(), looks, signs, rate, others, Set.of()),
-            List.copyOf(flags)));
+    return circuit;
+  }
+
+  private static boolean heaterShut(JsonMembers now) {
+    boolean shut =
+        now.word("heater_valve", List.of("open", "shut")).filter("shut"::equals).isPresent();
+    now.refuseUnknown();
+    return shut;
   }
 
   /** What the circuit is built from; the usual where the file says nothing. */
-  private static Optional<Features> vehicle(Optional<JsonMembers> member) {
-    if (member.isEmpty()) {
-      return Optional.empty();
-    }
-    JsonMembers v = member.get();
-    Drive drive = one(v, "energy", Drive.values()).orElse(CircuitPresets.USUAL.drive());
+  private static Features features(JsonMembers v) {
+    Drive drive = v.choice("energy", Drive.class).orElse(CircuitPresets.USUAL.drive());
     v.number("kilometres", Range.KILOMETRES);
-    Features features =
-        v.object("circuit")
-            .map(c -> circuit(c, drive))
-            .orElse(
-                new Features(
-                    drive,
-                    CircuitPresets.USUAL.fill(),
-                    CircuitPresets.USUAL.engine(),
-                    CircuitPresets.USUAL.lie(),
-                    Set.of()));
-    v.refuseUnknown();
-    return Optional.of(features);
+    return v.object("circuit")
+        .map(c -> circuit(c, drive))
+        .orElse(
+            new Features(
+                drive,
+                CircuitPresets.USUAL.fill(),
+                CircuitPresets.USUAL.engine(),
+                CircuitPresets.USUAL.lie(),
+                Set.of()));
   }
 
   private static Features circuit(JsonMembers c, Drive drive) {
-    Fill fill = one(c, "fill", Fill.values()).orElse(CircuitPresets.USUAL.fill());
-    Engine engine = one(c, "engine", Engine.values()).orElse(CircuitPresets.USUAL.engine());
-    Lie lie = one(c, "lie", Lie.values()).orElse(CircuitPresets.USUAL.lie());
+    Fill fill = c.choice("fill", Fill.class).orElse(CircuitPresets.USUAL.fill());
+    Engine engine = c.choice("engine", Engine.class).orElse(CircuitPresets.USUAL.engine());
+    Lie lie = c.choice("lie", Lie.class).orElse(CircuitPresets.USUAL.lie());
     Set<Extra> extras = EnumSet.noneOf(Extra.class);
-    List<String> known = Arrays.stream(Extra.values()).map(Extra::word).toList();
     for (String word : c.texts("features")) {
-      Features.read(Extra.class, word)
-          .ifPresentOrElse(
-              extras::add,
-              () -> c.refuse("features", word, "a feature, nearest: " + Nearest.to(word, known)));
+      c.known("features", word, Worded.words(Extra.class), "a feature")
+          .flatMap(w -> Worded.of(Extra.class, w))
+          .ifPresent(extras::add);
     }
     c.refuseUnknown();
     return new Features(drive, fill, engine, lie, extras);
   }
 
-  /** One of some values, by its word. */
-  @SafeVarargs
-  private static <E extends Enum<E>> Optional<E> one(JsonMembers m, String name, E... values) {
-    List<String> known =
-        Arrays.stream(values)
-            .map(v -> v.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-'))
-            .toList();
-    return m.word(name, known).map(w -> values[known.indexOf(w)]);
-  }
-
-  private static List<SignFacts> complaint(Optional<JsonMembers> member, List<String> flags) {
-    if (member.isEmpty()) {
-      return List.of();
-    }
-    JsonMembers c = member.get();
+  private void complaint(JsonMembers c) {
     c.number("loss_ml_per_week", Range.LOSS_A_WEEK);
     c.number("hot_hours_per_week", Range.HOT_HOURS_A_WEEK);
-    List<String> known = Vocabulary.published().signs().stream().map(SignFacts::sign).toList();
-    List<SignFacts> signs = new ArrayList<>();
+    List<String> signs = Vocabulary.published().signs().stream().map(SignFacts::sign).toList();
     for (String sign : c.texts("signs")) {
-      Vocabulary.published()
-          .sign(sign)
-          .ifPresentOrElse(
-              signs::add,
-              () -> c.refuse("signs", sign, "a sign, nearest: " + Nearest.to(sign, known)));
+      c.known("signs", sign, signs, "a sign").map(Observation.Sign::new).ifPresent(observed::add);
     }
     for (JsonMembers h : c.elements("history")) {
       Optional<String> part = h.text("part");
       OptionalDouble ago = h.number("replaced_days_ago", Range.DAYS_AGO);
       h.refuseUnknown();
-      if (part.isPresent() && ago.orElse(Double.MAX_VALUE) <= SOON) {
-        flags.add("gas-check-first:" + part.get());
+      if (part.isPresent() && ago.isPresent()) {
+        observed.add(new Observation.Replaced(part.get(), ago.getAsDouble()));
       }
     }
     c.refuseUnknown();
-    return signs;
   }
 
-  private static Optional<Rate> finding(
-      JsonMembers f, Circuit circuit, List<Look> looks, List<Finding> others, List<String> flags) {
+  private void finding(JsonMembers f, Circuit circuit) {
     String check = f.word("check", CHECKS).orElse("");
-    Optional<String> state = f.word("state", STATES);
-    Optional<Rate> rate = Optional.empty();
-    switch (check) {
-      case "look" -> look(f, state, looks, others);
-      case "drip" -> drip(f, circuit, state.filter("running"::equals).isPresent(), others);
-      case "dye" -> dye(f, others);
-      case "pressure-test" -> {
-        OptionalDouble q = f.required("rate_ml_per_min", Range.RATE);
-        OptionalDouble u = f.required("u", Range.RATE_U);
-        if (q.isPresent() && u.isPresent()) {
-          rate = Optional.of(new Rate(q.getAsDouble(), u.getAsDouble()));
-        }
-      }
-      case "combustion-gas" -> gas(f, looks, flags);
-      default -> {
-        if (!f.has("check")) {
-          f.refuse("check", "nothing", "one of " + String.join(", ", CHECKS));
-        }
-      }
-    }
-    f.refuseUnknown();
-    return rate;
-  }
-
-  private static void look(
-      JsonMembers f, Optional<String> state, List<Look> looks, List<Finding> others) {
-    String saw = f.word("saw", List.of("dry", "wet", "stained", "not-looked")).orElse("not-looked");
-    Optional<String> at = place(f);
-    if (at.isEmpty()) {
-      return;
-    }
-    State seen =
-        switch (state.orElse("parked")) {
-          case "cold-pressure" -> State.PRESSED;
-          case "warm", "running" -> State.RUNNING;
-          default -> State.PARKED;
+    Optional<? extends Observation> read =
+        switch (check) {
+          case "look" -> look(f, circuit);
+          case "drip" -> drip(f, circuit);
+          case "dye" -> dye(f, circuit);
+          case "pressure-test" -> HeldJson.read(f);
+          case "combustion-gas" -> gas(f);
+          case "repair" -> Optional.of(new Observation.Repaired());
+          default -> Optional.empty();
         };
-    switch (saw) {
-      case "dry", "wet" -> looks.add(new Look(at.get(), seen, saw.equals("wet")));
-      case "stained" ->
-          others.add(Vocabulary.published().check("stain").at("stain", at.get(), true));
-      default -> {}
+    if (!f.has("check")) {
+      f.refuse("check", "nothing", "one of " + String.join(", ", CHECKS));
     }
+    read.ifPresent(observed::add);
+    f.refuseUnknown();
   }
 
-  private static Optional<String> place(JsonMembers f) {
-    return known(f, Vocabulary.published().places().stream().map(PlaceFacts::place).toList());
+  private static Optional<Observation> look(JsonMembers f, Circuit circuit) {
+    List<String> sights = new ArrayList<>(Worded.words(Sight.class));
+    sights.add(NOT_LOOKED);
+    Optional<String> saw = f.word("saw", sights);
+    Optional<LookState> state = f.choice("state", LookState.class);
+    Optional<String> at = place(f, circuit);
+    OptionalDouble gauge = f.number("at_kpa", Range.PRESSED);
+    OptionalDouble drops = f.number("drops_per_min", Range.DROPS);
+    return at.flatMap(
+        place ->
+            saw.flatMap(s -> Worded.of(Sight.class, s))
+                .map(
+                    s ->
+                        new Observation.Looked(
+                            place, state.orElse(LookState.PARKED), s, gauge, drops)));
   }
 
-  /** What {@code at} names, among what is known. */
-  private static Optional<String> known(JsonMembers f, List<String> known) {
-    Optional<String> at = f.text("at");
-    if (at.isEmpty()) {
-      f.refuse("at", "nothing", "a place");
-    } else if (!known.contains(at.get())) {
-      f.refuse("at", at.get(), "a place, nearest: " + Nearest.to(at.get(), known));
-      return Optional.empty();
-    }
-    return at;
+  /** The place that a finding is at. */
+  private static Optional<String> place(JsonMembers f, Circuit circuit) {
+    List<String> places =
+        Vocabulary.published().places(circuit).stream().map(PlaceFacts::place).toList();
+    return f.requiredText("at", "a place").flatMap(p -> f.known("at", p, places, "a place"));
   }
 
-  private static void drip(JsonMembers f, Circuit circuit, boolean running, List<Finding> others) {
-    known(f, Vocabulary.published().words("spot"))
-        .flatMap(DripSpot::of)
-        .ifPresent(s -> others.add(DripFinding.of(DripTrace.of(circuit, s, running))));
+  private static Optional<Observation> drip(JsonMembers f, Circuit circuit) {
+    boolean running =
+        f.choice("state", LookState.class).filter(s -> s == LookState.RUNNING).isPresent();
+    List<String> spots = DripSpot.in(circuit).stream().map(DripSpot::word).toList();
+    return f.requiredText("at", "a spot")
+        .flatMap(p -> f.known("at", p, spots, "a spot"))
+        .flatMap(w -> Worded.of(DripSpot.class, w))
+        .map(s -> new Observation.Dripped(s, running));
   }
 
-  /** Old glow that has not grown says nothing. */
-  private static void dye(JsonMembers f, List<Finding> others) {
-    Optional<String> saw = f.word("saw", List.of("new-glow", "grown", "unchanged", "dark"));
-    Optional<String> at = place(f);
-    if (saw.isPresent() && at.isPresent() && !saw.get().equals("unchanged")) {
-      boolean glows = !saw.get().equals("dark");
-      others.add(
-          Vocabulary.published().check("dye").at(glows ? "glow" : "no-glow", at.get(), glows));
-    }
+  private static Optional<Observation> dye(JsonMembers f, Circuit circuit) {
+    Optional<Glow> glow = f.choice("saw", Glow.class);
+    return place(f, circuit).flatMap(p -> glow.map(g -> new Observation.Scanned(p, g)));
   }
 
-  /** A gas check whose conditions failed says nothing, whatever the colour. */
-  private static void gas(JsonMembers f, List<Look> looks, List<String> flags) {
-    Optional<String> result = f.word("result", List.of("blue", "yellow", "green"));
+  private static Optional<Observation> gas(JsonMembers f) {
+    Optional<GasColour> result = f.choice("result", GasColour.class);
     List<String> failed = f.texts("not_counted");
-    if (!failed.isEmpty()) {
-      flags.add("combustion-gas-does-not-count:" + String.join(",", failed));
-    } else {
-      result.ifPresent(
-          r -> looks.add(new Look("inside.head-gasket", State.RUNNING, !r.equals("blue"))));
-    }
+    return result.map(r -> new Observation.GasChecked(r, failed));
   }
 }

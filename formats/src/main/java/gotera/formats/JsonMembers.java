@@ -1,6 +1,7 @@
 package gotera.formats;
 
 import gotera.range.Range;
+import gotera.word.Worded;
 import java.util.ArrayList;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -93,6 +94,28 @@ final class JsonMembers {
       return Optional.empty();
     }
     return Optional.of(node.stringValue());
+  }
+
+  /** One of a choice, by its word. */
+  <E extends Enum<E> & Worded> Optional<E> choice(String name, Class<E> choice) {
+    return word(name, Worded.words(choice)).flatMap(w -> Worded.of(choice, w));
+  }
+
+  /** A word among those that are known; another one is refused with the nearest. */
+  Optional<String> known(String name, String word, List<String> known, String expected) {
+    if (!known.contains(word)) {
+      refuse(name, word, expected + ", nearest: " + Nearest.to(word, known));
+      return Optional.empty();
+    }
+    return Optional.of(word);
+  }
+
+  /** A text that must be there. */
+  Optional<String> requiredText(String name, String expected) {
+    if (!has(name)) {
+      refuse(name, "nothing", expected);
+    }
+    return text(name);
   }
 
   /** A member of which this version computes only one value. */

@@ -3,6 +3,10 @@ package gotera.formats;
 import gotera.evidence.Check;
 import gotera.evidence.Diagnosis;
 import gotera.evidence.Posterior;
+import gotera.suspects.Assessment;
+import gotera.suspects.Case;
+import gotera.suspects.Flag;
+import gotera.suspects.Vocabulary;
 import java.util.List;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
@@ -16,20 +20,24 @@ public final class RankJson {
   private RankJson() {}
 
   /** The suspects of a job as one line. */
-  public static String line(String job, JobFindings findings) {
-    Diagnosis diagnosis = Diagnosis.of(findings.places(), findings.found());
+  public static String line(String job, Case observed) {
+    Assessment assessment = Assessment.of(observed);
     ObjectNode n = MAPPER.createObjectNode();
     n.put("job", job);
     ArrayNode suspects = n.putArray("suspects");
-    for (Diagnosis.Suspect s : diagnosis.suspects()) {
+    for (Diagnosis.Suspect s : assessment.suspects()) {
       ObjectNode suspect = suspects.addObject();
       suspect.put("joint", s.place()).put("probability", rounded(s.probability()));
       ArrayNode reasons = suspect.putArray("reasons");
       for (Posterior.Reason r : s.reasons()) {
-        reasons.addObject().put("finding", r.finding()).put("log_ratio", rounded(r.logRatio()));
+        reasons
+            .addObject()
+            .put("finding", r.finding().toString())
+            .put("log_ratio", rounded(r.logRatio()));
       }
     }
-    findings
+    assessment
+        .diagnosis()
         .found()
         .rate()
         .ifPresent(
@@ -37,16 +45,29 @@ public final class RankJson {
                 n.putObject("balance")
                     .put("unexplained_ml_per_min", rounded(r.left()))
                     .put("u_ml_per_min", rounded(r.u())));
-    ArrayNode next = n.putArray("next");
-    for (Check.Ranked r : diagnosis.next().stream().limit(MOST_CHECKS).toList()) {
+    next(n.putArray("next"), assessment);
+    ArrayNode flags = n.putArray("flags");
+    observed.flags().forEach(f -> flags.add(flag(f)));
+    return MAPPER.writeValueAsString(n);
+  }
+
+  private static void next(ArrayNode next, Assessment assessment) {
+    if (assessment.repairComesNext()) {
+      next.addObject().put("check", "repair");
+    }
+    for (Check.Ranked r : assessment.next().stream().limit(MOST_CHECKS).toList()) {
       next.addObject()
-          .put("check", r.check().name())
+          .put("check", r.check().label().toString())
           .put("minutes", r.check().minutes())
           .put("bits", rounded(r.bits()));
     }
-    ArrayNode flags = n.putArray("flags");
-    findings.flags().forEach(flags::add);
-    return MAPPER.writeValueAsString(n);
+  }
+
+  private static String flag(Flag flag) {
+    return flag instanceof Flag.SamePart same
+        ? "gas-check-first:" + same.part()
+        : "combustion-gas-does-not-count:"
+            + String.join(",", ((Flag.GasDoesNotCount) flag).conditions());
   }
 
   /** The vocabulary, one JSON object a line. */

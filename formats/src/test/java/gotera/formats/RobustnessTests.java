@@ -8,6 +8,7 @@ import gotera.pressure.Remedy;
 import gotera.pressure.setup.CompletedHold;
 import gotera.pressure.setup.HoldSetup;
 import gotera.pressure.trace.Trace;
+import gotera.suspects.Vocabulary;
 import gotera.testkit.Hostile;
 import gotera.testkit.Seeds;
 import java.io.ByteArrayInputStream;
@@ -292,10 +293,10 @@ class RobustnessTests {
                       .put("saw", random.nextBoolean() ? "wet" : "dry");
             }
           }
-          ReadOutcome<JobFindings> read = JobJson.read(MAPPER.writeValueAsString(job));
+          ReadOutcome<JobFile> read = JobJson.read(MAPPER.writeValueAsString(job));
           placesNamed(read);
-          if (read instanceof ReadOutcome.Accepted<JobFindings> accepted) {
-            JsonNode line = MAPPER.readTree(RankJson.line("job", accepted.value()));
+          if (read instanceof ReadOutcome.Accepted<JobFile> accepted) {
+            JsonNode line = MAPPER.readTree(RankJson.line("job", accepted.value().job()));
             double sum = 0;
             for (JsonNode s : line.get("suspects")) {
               sum += s.get("probability").doubleValue();

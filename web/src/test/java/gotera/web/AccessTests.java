@@ -55,6 +55,7 @@ class AccessTests {
             "/jobs/{id}/history",
             "/jobs/{id}/intake",
             "/jobs/{id}/level-watch",
+            "/jobs/{id}/job.json",
             "/jobs/{id}/places.csv",
             "/jobs/{id}/re-test/print",
             "/jobs/{id}/repair",

@@ -227,7 +227,7 @@ class FromOutsideTests {
       bench.click("Place seen");
       bench.step("Find");
       bench.joint("upper-hose.housing-end");
-      bench.choose("pressure");
+      bench.choose("cold-pressure");
       bench.fill("Gauge at that moment, kPa", "120");
       bench.click("Wet");
       bench.shows(".suspects li", "Upper hose, housing end");

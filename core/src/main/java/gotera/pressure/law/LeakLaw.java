@@ -1,32 +1,23 @@
 package gotera.pressure.law;
 
+import gotera.word.Worded;
+
 /** How the rate of a leak follows the pressure that drives it. */
-public enum LeakLaw {
+public enum LeakLaw implements Worded {
   /** Laminar flow through a fine path: q ∝ p (Poiseuille). */
-  SEEP("seep") {
+  SEEP {
     @Override
     public double drive(double gauge) {
       return Math.max(0, gauge);
     }
   },
   /** Flow through a short opening: q ∝ √p (Torricelli). */
-  ORIFICE("orifice") {
+  ORIFICE {
     @Override
     public double drive(double gauge) {
       return Math.sqrt(Math.max(0, gauge));
     }
   };
-
-  private final String word;
-
-  LeakLaw(String word) {
-    this.word = word;
-  }
-
-  /** The word for it in files and messages. */
-  public String word() {
-    return word;
-  }
 
   /**
    * What drives the leak, f(p).

@@ -1,6 +1,6 @@
 package gotera.pressure.law;
 
-import java.util.Optional;
+import gotera.word.Worded;
 
 /**
  * What is pressed through a leak, and which way: coolant out, air out of a dry or part-filled
@@ -11,16 +11,16 @@ import java.util.Optional;
  * pressure ahead of it (A. H. Shapiro, The Dynamics and Thermodynamics of Compressible Fluid Flow,
  * 1953, chapter 4, for γ = 1.4).
  */
-public enum Medium {
+public enum Medium implements Worded {
   /** A filled system: coolant leaves. */
-  LIQUID("liquid") {
+  LIQUID {
     @Override
     public double share(LeakLaw law, double gauge, double rated, double atmosphere) {
       return law.share(gauge, rated);
     }
   },
   /** Air leaves: an empty system, or a place above the coolant. */
-  GAS("gas") {
+  GAS {
     @Override
     public double share(LeakLaw law, double gauge, double rated, double atmosphere) {
       return throughput(law, gauge + atmosphere, atmosphere)
@@ -28,7 +28,7 @@ public enum Medium {
     }
   },
   /** Air enters an evacuated system; the share is that of a full vacuum. */
-  VACUUM("vacuum") {
+  VACUUM {
     @Override
     public double share(LeakLaw law, double gauge, double rated, double atmosphere) {
       double inside = Math.max(0, gauge + atmosphere);
@@ -40,22 +40,6 @@ public enum Medium {
   static final double CHOKED = 0.528;
 
   private static final double GAMMA = 1.4;
-
-  private final String word;
-
-  Medium(String word) {
-    this.word = word;
-  }
-
-  /** The word for it in files, addresses and messages. */
-  public String word() {
-    return word;
-  }
-
-  /** The medium a word means. */
-  public static Optional<Medium> of(String word) {
-    return java.util.Arrays.stream(values()).filter(m -> m.word.equals(word)).findFirst();
-  }
 
   /**
    * What a leak passes at a gauge pressure, as a share of what it passes at the rated pressure (of

@@ -1,7 +1,6 @@
 package gotera.pressure.verdict;
 
-import java.util.Arrays;
-import java.util.Optional;
+import gotera.word.Worded;
 
 /**
  * The rate at the rated pressure up to which a system counts as tight, and what it is for.
@@ -23,32 +22,20 @@ public record Acceptance(Purpose purpose, double limit) {
   }
 
   /** What a test is for; the usual limits are our judgement, untested. */
-  public enum Purpose {
+  public enum Purpose implements Worded {
     /** Finding a leak: 1 mL/min. */
-    SEARCH("search", 1),
+    SEARCH(1),
     /** Checking a repair: 0.3 mL/min. */
-    REPAIR("repair", 0.3),
+    REPAIR(0.3),
     /** Signing off: 0.1 mL/min, two drops a minute; asks for a closing draw. */
-    SIGN_OFF("sign-off", 0.1),
+    SIGN_OFF(0.1),
     /** A limit of the shop's own. */
-    OWN("own", 0.1);
+    OWN(0.1);
 
-    private final String word;
     private final double usual;
 
-    Purpose(String word, double usual) {
-      this.word = word;
+    Purpose(double usual) {
       this.usual = usual;
-    }
-
-    /** The word for it in files and messages. */
-    public String word() {
-      return word;
-    }
-
-    /** The one of a word. */
-    public static Optional<Purpose> of(String word) {
-      return Arrays.stream(values()).filter(p -> p.word.equals(word)).findFirst();
     }
 
     /** The usual limit (mL/min). */

@@ -1,28 +1,19 @@
 package gotera.pressure.verdict;
 
+import gotera.word.Worded;
+
 /** The classes of verdict on a pressure test. */
-public enum VerdictKind {
+public enum VerdictKind implements Worded {
   /** Released because the place was seen: a finding, no rate. */
-  STOPPED("stopped"),
+  STOPPED,
   /** The rated pressure cannot be reached or kept. */
-  GROSS("gross"),
+  GROSS,
   /** A condition of the test failed. */
-  NOT_COUNTED("not-counted"),
+  NOT_COUNTED,
   /** Coolant leaves. */
-  LEAK("leak"),
+  LEAK,
   /** The computed rate is zero within its uncertainty, and the bound suffices. */
-  TIGHT("tight"),
+  TIGHT,
   /** Neither a leak nor tight is shown. */
-  NOT_PROVEN("not-proven");
-
-  private final String word;
-
-  VerdictKind(String word) {
-    this.word = word;
-  }
-
-  /** The word for it in files, styles and messages. */
-  public String word() {
-    return word;
-  }
+  NOT_PROVEN;
 }

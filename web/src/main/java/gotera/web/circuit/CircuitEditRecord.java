@@ -4,7 +4,7 @@ import gotera.circuit.CircuitEdit;
 import gotera.circuit.CircuitEdit.Region;
 import gotera.circuit.CircuitEdit.Spot;
 import gotera.circuit.Fastening;
-import gotera.circuit.Features;
+import gotera.word.Worded;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
@@ -90,7 +90,11 @@ class CircuitEditRecord {
       case "rename" -> new CircuitEdit.Rename(subject, name);
       case "add-joint" ->
           new CircuitEdit.AddJoint(
-              subject, name, part, place(), Fastening.of(fastening).orElse(Fastening.NONE));
+              subject,
+              name,
+              part,
+              place(),
+              Worded.of(Fastening.class, fastening).orElse(Fastening.NONE));
       case "move-joint" -> new CircuitEdit.MoveJoint(subject, part, place());
       case "remove-joint" -> new CircuitEdit.RemoveJoint(subject);
       case "add-part" -> new CircuitEdit.AddPart(subject, name, region());
@@ -102,10 +106,10 @@ class CircuitEditRecord {
   }
 
   private Spot place() {
-    return Features.read(Spot.class, spot).orElse(Spot.CENTRE);
+    return Worded.of(Spot.class, spot).orElse(Spot.CENTRE);
   }
 
   private Region region() {
-    return Features.read(Region.class, spot).orElse(Region.ENGINE);
+    return Worded.of(Region.class, spot).orElse(Region.ENGINE);
   }
 }

@@ -8,6 +8,7 @@ import gotera.circuit.Features.Fill;
 import gotera.circuit.Features.Lie;
 import gotera.web.shell.Entry;
 import gotera.web.shell.FieldProblems;
+import gotera.word.Worded;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
@@ -70,13 +71,13 @@ record CircuitForm(
   Features features() {
     Set<Extra> chosen = EnumSet.noneOf(Extra.class);
     if (extras != null) {
-      extras.forEach(e -> Features.read(Extra.class, e).ifPresent(chosen::add));
+      extras.forEach(e -> Worded.of(Extra.class, e).ifPresent(chosen::add));
     }
     return new Features(
-        Features.read(Drive.class, drive).orElse(Drive.PETROL),
-        Features.read(Fill.class, fill).orElse(Fill.NECK),
-        Features.read(Engine.class, engine).orElse(Engine.INLINE),
-        Features.read(Lie.class, lie).orElse(Lie.ACROSS),
+        Worded.of(Drive.class, drive).orElse(Drive.PETROL),
+        Worded.of(Fill.class, fill).orElse(Fill.NECK),
+        Worded.of(Engine.class, engine).orElse(Engine.INLINE),
+        Worded.of(Lie.class, lie).orElse(Lie.ACROSS),
         chosen);
   }
 

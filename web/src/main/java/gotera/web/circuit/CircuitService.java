@@ -1,6 +1,9 @@
 package gotera.web.circuit;
 
 import gotera.circuit.Circuit;
+import gotera.look.LookState;
+import gotera.look.Sight;
+import gotera.suspects.Observation.Looked;
 import gotera.web.job.JobChanges;
 import gotera.web.job.JobService;
 import gotera.web.photo.PhotoService;
@@ -63,14 +66,14 @@ public class CircuitService {
    * last.
    */
   public List<LeakSite> sites(UUID jobId) {
-    Map<String, Map<String, LeakSite>> seen = new LinkedHashMap<>();
+    Map<String, Map<LookState, LeakSite>> seen = new LinkedHashMap<>();
     circuit(jobId).joints().forEach(j -> seen.put(j.code(), new LinkedHashMap<>()));
     for (LeakSite site : looks(jobId)) {
-      Map<String, LeakSite> byState = seen.get(site.joint());
+      Map<LookState, LeakSite> byState = seen.get(site.joint());
       if (byState == null) {
         continue; // a place that this vehicle does not have any more
       }
-      if (site.saw().equals("cleaned")) {
+      if (site.saw() == Sight.CLEANED) {
         byState.clear();
       }
       byState.remove(site.state());
@@ -127,36 +130,18 @@ public class CircuitService {
         .toList();
   }
 
-  /** Writes down what was seen at a joint, without a photograph. */
+  /** Writes down what was seen at a joint, without note and photograph. */
   @Write
-  public void log(
-      UUID jobId,
-      String joint,
-      String saw,
-      OptionalDouble dropsPerMinute,
-      OptionalDouble pressureKpa,
-      String note,
-      String by) {
-    String state = pressureKpa.isPresent() ? "pressure" : "cold";
-    log(jobId, joint, saw, state, dropsPerMinute, pressureKpa, note, Optional.empty(), by);
+  public void log(UUID jobId, Looked look, String by) {
+    log(jobId, look, "", Optional.empty(), by);
   }
 
   /** Writes down what was seen at a joint. */
   @Write
   public void log(
-      UUID jobId,
-      String joint,
-      String saw,
-      String state,
-      OptionalDouble dropsPerMinute,
-      OptionalDouble pressureKpa,
-      String note,
-      Optional<Photograph> photograph,
-      String by) {
+      UUID jobId, Looked look, String note, Optional<Photograph> photograph, String by) {
     LeakSiteRecord record =
-        new LeakSiteRecord(identifiers.next(), jobId, joint, saw, state, note, clock.instant(), by);
-    record.dropsPerMinute = orNull(dropsPerMinute);
-    record.pressureKpa = orNull(pressureKpa);
+        new LeakSiteRecord(identifiers.next(), jobId, look, note, clock.instant(), by);
     record.photoId = photograph.map(p -> photos.keep(jobId, p, by)).orElse(null);
     sites.save(record);
     changes.count(jobId);
@@ -178,9 +163,5 @@ public class CircuitService {
 
   private static OptionalDouble optional(@Nullable Double value) {
     return value == null ? OptionalDouble.empty() : OptionalDouble.of(value);
-  }
-
-  private static @Nullable Double orNull(OptionalDouble value) {
-    return value.isPresent() ? Double.valueOf(value.getAsDouble()) : null;
   }
 }

@@ -9,6 +9,7 @@ import gotera.drawing.CircuitView;
 import gotera.drawing.CircuitView.Glow;
 import gotera.drawing.CircuitView.JointView;
 import gotera.drawing.CircuitView.Mark;
+import gotera.look.Sight;
 import gotera.web.shell.Figures;
 import gotera.web.shell.Words;
 import java.util.HashMap;
@@ -121,7 +122,7 @@ public class Drawings {
 
   /** The mark's word: what was cleaned, or cannot be seen, is not looked at. */
   static String markWord(Optional<LeakSite> site) {
-    return site.map(LeakSite::saw).filter(s -> !s.equals("hidden")).orElse("open");
+    return site.map(LeakSite::saw).filter(s -> s != Sight.HIDDEN).map(Sight::word).orElse("open");
   }
 
   private static Mark mark(String saw) {

@@ -3,12 +3,12 @@ package gotera.web.circuit;
 import gotera.circuit.Circuit;
 import gotera.circuit.DripSpot;
 import gotera.circuit.DripTrace;
+import gotera.suspects.Observation.Dripped;
 import gotera.web.finding.Finding;
 import gotera.web.finding.FindingService;
+import gotera.word.Worded;
 import java.time.Instant;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
@@ -31,32 +31,30 @@ public class DripService {
         jobId, FindingService.New.of(CHECK, spot.word(), running ? RUNNING : "standing"), by);
   }
 
-  /** Each spot where it dripped, once, traced on a circuit; the newest last. */
-  public List<DripTrace> traces(UUID jobId, Circuit circuit) {
-    return traces(jobId, circuit, Instant.MIN);
+  /**
+   * It dripped.
+   *
+   * @param at when that was written
+   * @param what where
+   */
+  public record Drip(Instant at, Dripped what) {}
+
+  /** Every drip, in order of time. */
+  public List<Drip> all(UUID jobId) {
+    return findings.of(jobId, CHECK).stream()
+        .flatMap(
+            f ->
+                Worded.of(DripSpot.class, f.subject())
+                    .map(s -> new Drip(f.at(), new Dripped(s, f.saw().equals(RUNNING))))
+                    .stream())
+        .toList();
   }
 
-  /** The same for what dripped since a moment. */
-  public List<DripTrace> traces(UUID jobId, Circuit circuit, Instant since) {
-    Map<String, DripTrace> traces = new LinkedHashMap<>();
-    for (Finding f : findings.of(jobId, CHECK)) {
-      if (!f.at().isAfter(since)) {
-        continue;
-      }
-      DripSpot.of(f.subject())
-          .ifPresent(
-              s -> {
-                traces.remove(f.subject());
-                traces.put(f.subject(), DripTrace.of(circuit, s, f.saw().equals(RUNNING)));
-              });
-    }
-    return List.copyOf(traces.values());
-  }
-
-  /** The newest trace. */
+  /** The newest, traced. */
   Optional<DripTrace> newest(UUID jobId, Circuit circuit) {
-    List<DripTrace> all = traces(jobId, circuit);
-    return all.isEmpty() ? Optional.empty() : Optional.of(all.get(all.size() - 1));
+    return all(jobId).stream()
+        .reduce((a, b) -> b)
+        .map(d -> DripTrace.of(circuit, d.what().spot(), d.what().running()));
   }
 
   /** Takes the newest back. */

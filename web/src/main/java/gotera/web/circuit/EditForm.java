@@ -4,9 +4,9 @@ import gotera.circuit.CircuitEdit;
 import gotera.circuit.CircuitEdit.Region;
 import gotera.circuit.CircuitEdit.Spot;
 import gotera.circuit.Fastening;
-import gotera.circuit.Features;
 import gotera.web.shell.Entry;
 import gotera.web.shell.FieldProblems;
+import gotera.word.Worded;
 import java.util.Optional;
 import java.util.UUID;
 
@@ -56,14 +56,18 @@ record EditForm(
       problems.add(kind + "-name", "problem.place-name");
       return Optional.empty();
     }
-    Spot where = Features.read(Spot.class, spot).orElse(Spot.CENTRE);
-    Region whereabouts = Features.read(Region.class, region).orElse(Region.ENGINE);
+    Spot where = Worded.of(Spot.class, spot).orElse(Spot.CENTRE);
+    Region whereabouts = Worded.of(Region.class, region).orElse(Region.ENGINE);
     return switch (kind) {
       case "rename" -> Optional.of(new CircuitEdit.Rename(subject, name));
       case "add-joint" ->
           Optional.of(
               new CircuitEdit.AddJoint(
-                  code, name, part, where, Fastening.of(fastening).orElse(Fastening.NONE)));
+                  code,
+                  name,
+                  part,
+                  where,
+                  Worded.of(Fastening.class, fastening).orElse(Fastening.NONE)));
       case "move-joint" -> Optional.of(new CircuitEdit.MoveJoint(subject, part, where));
       case "remove-joint" -> Optional.of(new CircuitEdit.RemoveJoint(subject));
       case "add-part" -> Optional.of(new CircuitEdit.AddPart(code, name, whereabouts));

@@ -137,6 +137,11 @@ public class EngineTypeService {
     return records.stream().flatMap(r -> r.edit().stream()).toList();
   }
 
+  /** What was changed on the circuit of a job's vehicle, the type's first. */
+  public List<CircuitEdit> edits(UUID jobId) {
+    return made(jobId).stream().map(Made::edit).toList();
+  }
+
   /** The changes that stand, the type's first. */
   @Transactional(readOnly = true)
   List<Made> made(UUID jobId) {

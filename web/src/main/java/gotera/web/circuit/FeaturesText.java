@@ -7,6 +7,7 @@ import gotera.circuit.Features.Engine;
 import gotera.circuit.Features.Extra;
 import gotera.circuit.Features.Fill;
 import gotera.circuit.Features.Lie;
+import gotera.word.Worded;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
@@ -37,12 +38,12 @@ final class FeaturesText {
       return CircuitPresets.USUAL;
     }
     Set<Extra> extras = EnumSet.noneOf(Extra.class);
-    words.stream().skip(4).forEach(w -> Features.read(Extra.class, w).ifPresent(extras::add));
+    words.stream().skip(4).forEach(w -> Worded.of(Extra.class, w).ifPresent(extras::add));
     return new Features(
-        Features.read(Drive.class, words.get(0)).orElse(CircuitPresets.USUAL.drive()),
-        Features.read(Fill.class, words.get(1)).orElse(CircuitPresets.USUAL.fill()),
-        Features.read(Engine.class, words.get(2)).orElse(CircuitPresets.USUAL.engine()),
-        Features.read(Lie.class, words.get(3)).orElse(CircuitPresets.USUAL.lie()),
+        Worded.of(Drive.class, words.get(0)).orElse(CircuitPresets.USUAL.drive()),
+        Worded.of(Fill.class, words.get(1)).orElse(CircuitPresets.USUAL.fill()),
+        Worded.of(Engine.class, words.get(2)).orElse(CircuitPresets.USUAL.engine()),
+        Worded.of(Lie.class, words.get(3)).orElse(CircuitPresets.USUAL.lie()),
         extras);
   }
 }

@@ -1,6 +1,8 @@
 package gotera.web.circuit;
 
 import gotera.circuit.DripSpot;
+import gotera.look.Sight;
+import gotera.suspects.Observation.Looked;
 import gotera.web.job.JobService;
 import gotera.web.photo.PhotoService;
 import gotera.web.photo.Photograph;
@@ -10,6 +12,7 @@ import gotera.web.shell.Figures;
 import gotera.web.shell.NotFound;
 import gotera.web.shell.Pages;
 import gotera.web.shell.Words;
+import gotera.word.Worded;
 import java.io.IOException;
 import java.security.Principal;
 import java.util.Map;
@@ -63,7 +66,8 @@ class FindController {
       Figures figures,
       Model model) {
     jobs.require(id);
-    String state = circuits.looks(id).stream().reduce((a, b) -> b).map(LeakSite::state).orElse("");
+    String state =
+        circuits.looks(id).stream().reduce((a, b) -> b).map(s -> s.state().word()).orElse("");
     FindForm form = new FindForm(joint, "", state, "", "", "");
     return pages.page(id, form, dark, Map.of(), figures, model);
   }
@@ -79,7 +83,8 @@ class FindController {
       Model model)
       throws IOException {
     jobs.require(id);
-    if (circuits.circuit(id).joint(form.joint()).isEmpty() || !FindForm.SEEN.contains(form.saw())) {
+    Optional<Sight> saw = Worded.of(Sight.class, form.saw());
+    if (circuits.circuit(id).joint(form.joint()).isEmpty() || saw.isEmpty()) {
       throw new NotFound("joint " + form.joint() + ", " + form.saw());
     }
     FieldProblems problems = new FieldProblems(words);
@@ -92,11 +97,7 @@ class FindController {
     }
     circuits.log(
         id,
-        form.joint(),
-        form.saw(),
-        form.stateThen(),
-        drops,
-        pressure,
+        new Looked(form.joint(), form.stateThen(), saw.get(), pressure, drops),
         form.note(),
         photograph,
         principal.getName());
@@ -111,7 +112,8 @@ class FindController {
       Principal principal) {
     jobs.require(id);
     DripSpot seen =
-        DripSpot.of(Entry.text(spot, 40)).orElseThrow(() -> new NotFound("spot " + spot));
+        Worded.of(DripSpot.class, Entry.text(spot, 40))
+            .orElseThrow(() -> new NotFound("spot " + spot));
     drips.write(id, seen, running, principal.getName());
     return "redirect:/jobs/" + id + "/find";
   }

@@ -1,17 +1,21 @@
 package gotera.web.circuit;
 
+import gotera.look.LookState;
+import gotera.look.Sight;
 import gotera.range.Range;
 import gotera.web.shell.Entry;
 import gotera.web.shell.FieldProblems;
 import gotera.web.shell.Figures;
+import gotera.word.Worded;
 import java.util.List;
 import java.util.OptionalDouble;
+import java.util.stream.Stream;
 
 /**
  * What was seen at a joint, as typed.
  *
  * @param joint word of the joint
- * @param saw dry, wet, stained, cleaned or hidden
+ * @param saw word of what was seen
  * @param state in which state it was looked at
  * @param drops drops counted per minute
  * @param pressure pressure at that moment
@@ -19,8 +23,15 @@ import java.util.OptionalDouble;
  */
 record FindForm(
     String joint, String saw, String state, String drops, String pressure, String note) {
-  static final List<String> SEEN = List.of("dry", "wet", "stained", "cleaned", "hidden");
-  static final List<String> STATES = List.of("cold", "pressure", "parked", "warm", "running");
+  static final List<String> STATES =
+      Stream.of(
+              LookState.COLD,
+              LookState.PRESSED,
+              LookState.PARKED,
+              LookState.WARM,
+              LookState.RUNNING)
+          .map(LookState::word)
+          .toList();
 
   /** Everything absent is empty. */
   FindForm {
@@ -33,13 +44,14 @@ record FindForm(
   }
 
   /** The state, which a pressure typed decides. */
-  String stateThen() {
-    return state.equals("cold") && !pressure.isEmpty() ? "pressure" : state;
+  LookState stateThen() {
+    LookState chosen = Worded.of(LookState.class, state).orElse(LookState.COLD);
+    return chosen == LookState.COLD && !pressure.isEmpty() ? LookState.PRESSED : chosen;
   }
 
   OptionalDouble dropsPerMinute(FieldProblems problems) {
     OptionalDouble count = problems.numberIfTyped("drops", drops, Range.DROPS);
-    if (count.isPresent() && !saw.equals("wet")) {
+    if (count.isPresent() && !saw.equals(Sight.WET.word())) {
       problems.add("drops", "problem.drops-where-dry");
     }
     return count;

@@ -5,6 +5,7 @@ import gotera.circuit.Circuit;
 import gotera.circuit.Circuit.Joint;
 import gotera.circuit.DripSpot;
 import gotera.circuit.DripTrace;
+import gotera.look.Sight;
 import gotera.web.circuit.Drawings.Wanted;
 import gotera.web.job.JobPlace;
 import gotera.web.job.Step;
@@ -92,7 +93,7 @@ class FindPages {
     Wanted wanted =
         new Wanted(address, chosen.map(Joint::code), drip, still(id, circuit), Map.of(), dark);
     Listing listing = new Listing(id, circuit, seen, address, chosen.map(Joint::code), figures);
-    long looked = seen.values().stream().filter(LeakSite::looked).count();
+    long looked = seen.values().stream().filter(s -> s.saw().looked()).count();
     model.addAttribute("place", new JobPlace(id, Step.FIND, figures));
     model.addAttribute("form", form);
     model.addAttribute("states", FindForm.STATES);
@@ -194,13 +195,13 @@ class FindPages {
   }
 
   private String summary(Listing listing, LeakSite site) {
-    StringBuilder text = new StringBuilder(words.say("saw." + site.saw()));
+    StringBuilder text = new StringBuilder(words.say("saw." + site.saw().word()));
     site.dropsPerMinute()
         .ifPresent(d -> text.append(", ").append(words.say("find.drops", Figures.plain(d))));
     site.pressureKpa()
         .ifPresentOrElse(
             p -> text.append(", ").append(words.say("find.at", listing.figures().pressure(p))),
-            () -> text.append(", ").append(words.say("state-seen." + site.state())));
+            () -> text.append(", ").append(words.say("state-seen." + site.state().word())));
     firstBead(listing.jobId(), site)
         .ifPresent(m -> text.append(", ").append(words.say("find.first-bead", m)));
     return text.toString();
@@ -214,7 +215,7 @@ class FindPages {
     return circuits.looks(jobId).stream()
         .filter(s -> s.joint().equals(wet.joint()) && s.writtenAt().isBefore(wet.writtenAt()))
         .reduce((a, b) -> b)
-        .filter(s -> s.saw().equals("cleaned"))
+        .filter(s -> s.saw() == Sight.CLEANED)
         .map(s -> Duration.between(s.writtenAt(), wet.writtenAt()).toSeconds())
         .map(Figures::minutesAndSeconds);
   }

@@ -25,7 +25,7 @@ class FindReporter implements StepReporter {
 
   @Override
   public StepStatus status(UUID jobId) {
-    List<LeakSite> sites = circuits.sites(jobId).stream().filter(LeakSite::looked).toList();
+    List<LeakSite> sites = circuits.sites(jobId).stream().filter(s -> s.saw().looked()).toList();
     if (sites.isEmpty()) {
       return StepStatus.UNTOUCHED;
     }

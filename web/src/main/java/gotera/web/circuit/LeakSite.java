@@ -1,7 +1,8 @@
 package gotera.web.circuit;
 
-import gotera.balance.SiteFlow;
-import gotera.quantity.GaugePressure;
+import gotera.look.LookState;
+import gotera.look.Sight;
+import gotera.suspects.Observation;
 import java.time.Instant;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -12,8 +13,8 @@ import java.util.UUID;
  *
  * @param id its identifier
  * @param joint word of the joint
- * @param saw wet, dry, stained, cleaned or hidden
- * @param state cold, pressure, warm, running or parked
+ * @param saw what was seen
+ * @param state in which state
  * @param dropsPerMinute drops counted there
  * @param pressureKpa the pressure at that moment (kPa)
  * @param note anything else
@@ -24,8 +25,8 @@ import java.util.UUID;
 public record LeakSite(
     UUID id,
     String joint,
-    String saw,
-    String state,
+    Sight saw,
+    LookState state,
     OptionalDouble dropsPerMinute,
     OptionalDouble pressureKpa,
     String note,
@@ -35,24 +36,11 @@ public record LeakSite(
 
   /** Whether coolant was seen leaving here. */
   public boolean wet() {
-    return saw.equals("wet");
+    return saw == Sight.WET;
   }
 
-  /** Whether somebody looked: what was only cleaned, or cannot be seen, is still open. */
-  public boolean looked() {
-    return !saw.equals("cleaned") && !saw.equals("hidden");
-  }
-
-  /** The flow that was counted here, if it was. */
-  public Optional<SiteFlow> flow() {
-    if (!wet() || dropsPerMinute.isEmpty()) {
-      return Optional.empty();
-    }
-    return Optional.of(
-        new SiteFlow.Drops(
-            dropsPerMinute.getAsDouble(),
-            pressureKpa.isPresent()
-                ? Optional.of(new GaugePressure(pressureKpa.getAsDouble()))
-                : Optional.empty()));
+  /** The same as an observation. */
+  public Observation.Looked looked() {
+    return new Observation.Looked(joint, state, saw, pressureKpa, dropsPerMinute);
   }
 }

@@ -1,9 +1,13 @@
 package gotera.web.circuit;
 
+import gotera.look.LookState;
+import gotera.look.Sight;
+import gotera.suspects.Observation.Looked;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
+import java.util.OptionalDouble;
 import java.util.UUID;
 import org.hibernate.envers.Audited;
 import org.jspecify.annotations.Nullable;
@@ -16,8 +20,8 @@ class LeakSiteRecord {
   @Id UUID id;
   UUID jobId;
   String joint;
-  String saw;
-  String state = "cold";
+  Sight saw;
+  LookState state = LookState.COLD;
   @Nullable Double dropsPerMinute;
   @Nullable Double pressureKpa;
   String note;
@@ -30,22 +34,20 @@ class LeakSiteRecord {
   @SuppressWarnings("NullAway.Init")
   protected LeakSiteRecord() {}
 
-  LeakSiteRecord(
-      UUID id,
-      UUID jobId,
-      String joint,
-      String saw,
-      String state,
-      String note,
-      Instant writtenAt,
-      String by) {
+  LeakSiteRecord(UUID id, UUID jobId, Looked look, String note, Instant writtenAt, String by) {
     this.id = id;
     this.jobId = jobId;
-    this.joint = joint;
-    this.saw = saw;
-    this.state = state;
+    this.joint = look.place();
+    this.saw = look.saw();
+    this.state = look.state();
+    this.dropsPerMinute = orNull(look.dropsPerMinute());
+    this.pressureKpa = orNull(look.gauge());
     this.note = note;
     this.writtenAt = writtenAt;
     this.writtenBy = by;
+  }
+
+  private static @Nullable Double orNull(OptionalDouble value) {
+    return value.isPresent() ? Double.valueOf(value.getAsDouble()) : null;
   }
 }

@@ -25,7 +25,7 @@ public class ReachService {
     findings.write(jobId, FindingService.New.of(CHECK, "", shut ? SHUT : "heater-open"), by);
   }
 
-  boolean heaterShut(UUID jobId) {
+  public boolean heaterShut(UUID jobId) {
     return findings.of(jobId, CHECK).stream()
         .reduce((a, b) -> b)
         .filter(f -> f.saw().equals(SHUT))

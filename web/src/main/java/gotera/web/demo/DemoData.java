@@ -4,6 +4,8 @@ import gotera.circuit.CircuitPresets;
 import gotera.circuit.DripSpot;
 import gotera.circuit.Features;
 import gotera.circuit.Features.Extra;
+import gotera.look.LookState;
+import gotera.look.Sight;
 import gotera.pressure.compliance.Draw;
 import gotera.pressure.law.Medium;
 import gotera.pressure.setup.HoldSetup;
@@ -21,6 +23,7 @@ import gotera.simulation.StandInVehicle.Hold;
 import gotera.simulation.StandInVehicle.Instruments;
 import gotera.simulation.StandInVehicle.Leak;
 import gotera.simulation.StandInVehicle.SystemUnderTest;
+import gotera.suspects.Observation.Looked;
 import gotera.web.account.AccountService;
 import gotera.web.account.Role;
 import gotera.web.cap.CapService;
@@ -170,32 +173,35 @@ class DemoData {
     tests.finish(test);
     circuits.log(
         job,
-        "thermostat-housing.gasket",
-        "wet",
-        OptionalDouble.of(4),
-        OptionalDouble.of(112),
+        wet("thermostat-housing.gasket", 4, 112),
         "First bead after six minutes on a dried face",
+        Optional.empty(),
         BY);
     circuits.log(
         job,
-        "lower-hose.radiator-end",
-        "wet",
-        OptionalDouble.of(2),
-        OptionalDouble.of(111),
+        wet("lower-hose.radiator-end", 2, 111),
         "Clamp rusted, bead under it",
+        Optional.empty(),
         BY);
     for (String dry :
         List.of(
             "cap.neck", "upper-hose.radiator-end", "upper-hose.housing-end", "pump.shaft-seal")) {
-      circuits.log(job, dry, "dry", OptionalDouble.empty(), OptionalDouble.of(111), "", BY);
+      circuits.log(
+          job,
+          new Looked(
+              dry, LookState.PRESSED, Sight.DRY, OptionalDouble.of(111), OptionalDouble.empty()),
+          BY);
     }
     circuits.log(
         job,
-        "radiator.lower-seam",
-        "stained",
-        OptionalDouble.empty(),
-        OptionalDouble.empty(),
+        new Looked(
+            "radiator.lower-seam",
+            LookState.COLD,
+            Sight.STAINED,
+            OptionalDouble.empty(),
+            OptionalDouble.empty()),
         "Old white crust, dry today",
+        Optional.empty(),
         BY);
     drips.write(job, DripSpot.ENGINE_MOUNT, false, BY);
   }
@@ -226,11 +232,9 @@ class DemoData {
     tests.finish(before);
     circuits.log(
         job,
-        "upper-hose.housing-end",
-        "wet",
-        OptionalDouble.of(26),
-        OptionalDouble.of(108),
+        wet("upper-hose.housing-end", 26, 108),
         "Split under the clamp, runs down the housing",
+        Optional.empty(),
         BY);
     repairs.write(
         job,
@@ -325,6 +329,16 @@ class DemoData {
         "",
         BY,
         0);
+  }
+
+  /** Seen wet under pressure (kPa), with its drops per minute. */
+  private static Looked wet(String joint, double drops, double kilopascals) {
+    return new Looked(
+        joint,
+        LookState.PRESSED,
+        Sight.WET,
+        OptionalDouble.of(kilopascals),
+        OptionalDouble.of(drops));
   }
 
   private static Trace.Builder copy(Trace trace) {

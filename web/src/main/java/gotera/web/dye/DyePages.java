@@ -16,7 +16,6 @@ import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -130,7 +129,7 @@ class DyePages {
         still.isEmpty()
             ? words.say("dye.said.everywhere", Figures.plain(known.run()))
             : words.say("dye.said.not-reached", Figures.plain(known.run()), where));
-    for (Glow glow : List.of(Glow.NEW, Glow.GROWN, Glow.UNSCANNED, Glow.UNCHANGED)) {
+    for (Glow glow : List.of(Glow.NEW_GLOW, Glow.GROWN, Glow.UNSCANNED, Glow.UNCHANGED)) {
       String places =
           known.glows().entrySet().stream()
               .filter(e -> e.getValue() == glow)
@@ -138,7 +137,7 @@ class DyePages {
               .sorted()
               .collect(Collectors.joining("; "));
       if (!places.isEmpty()) {
-        said.add(words.say("dye.said." + word(glow), places));
+        said.add(words.say("dye.said." + glow.word(), places));
       }
     }
     return said;
@@ -148,7 +147,7 @@ class DyePages {
     Glow glow = known.glows().get(joint.code());
     String said =
         glow != null
-            ? words.say("dye.glows." + word(glow))
+            ? words.say("dye.glows." + glow.word())
             : known.dark().contains(joint.code())
                 ? words.say(
                     known.reached().contains(joint.branch()) ? "dye.dark" : "dye.dark-unreached")
@@ -159,9 +158,5 @@ class DyePages {
         said,
         glow != null && glow.counts() ? "wet" : glow != null ? "stained" : "open",
         joint.code().equals(chosen));
-  }
-
-  private static String word(Glow glow) {
-    return glow.name().toLowerCase(Locale.ROOT);
   }
 }

@@ -3,7 +3,6 @@ package gotera.web.dye;
 import gotera.circuit.Circuit;
 import gotera.dye.Dye;
 import gotera.dye.DyeStep;
-import gotera.dye.Glow;
 import gotera.web.finding.Finding;
 import gotera.web.finding.FindingService;
 import gotera.web.finding.FindingService.New;
@@ -91,11 +90,6 @@ public class DyeService {
             note,
             photograph),
         by);
-  }
-
-  /** Whether the glow of a joint was never scanned before: it says little. */
-  public boolean unscanned(Dye known, String joint) {
-    return known.glows().get(joint) == Glow.UNSCANNED;
   }
 
   /** What was done, the newest first. */

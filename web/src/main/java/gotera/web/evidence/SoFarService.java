@@ -3,30 +3,21 @@ package gotera.web.evidence;
 import gotera.balance.LeakBalance;
 import gotera.balance.SiteFlow;
 import gotera.drawing.BalanceBar;
-import gotera.pressure.PressureTestResult.Rate;
-import gotera.pressure.verdict.VerdictKind;
-import gotera.web.circuit.CircuitService;
+import gotera.suspects.Case;
+import gotera.suspects.Flag;
+import gotera.suspects.Observation.Looked;
 import gotera.web.circuit.CircuitWords;
-import gotera.web.circuit.LeakSite;
 import gotera.web.circuit.Suspicion;
 import gotera.web.evidence.SoFar.Site;
 import gotera.web.job.JobHeadline;
 import gotera.web.job.JobPageContributor;
-import gotera.web.job.JobService;
-import gotera.web.job.JobView;
 import gotera.web.job.Step;
 import gotera.web.pressure.Caught;
-import gotera.web.pressure.Phase;
 import gotera.web.pressure.PressurePages;
-import gotera.web.pressure.PressureService;
 import gotera.web.pressure.PressureTestView;
 import gotera.web.pressure.VerdictWords;
-import gotera.web.repair.RepairNote;
-import gotera.web.repair.RepairService;
 import gotera.web.shell.Figures;
-import gotera.web.shell.RequestMemo;
 import gotera.web.shell.Words;
-import java.time.Instant;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -38,39 +29,18 @@ import org.springframework.stereotype.Service;
 /** Balances the newest test against the sites found. */
 @Service
 class SoFarService implements JobPageContributor, JobHeadline, Suspicion {
-  /** Twice within this time is soon (d) (our judgement, untested). */
-  private static final double SOON = 365;
-
-  private static final double WEEK = 7;
-
-  private final JobService jobs;
-  private final PressureService tests;
+  private final Cases cases;
   private final PressurePages pages;
-  private final CircuitService circuits;
   private final CircuitWords names;
-  private final RepairService repairs;
   private final SuspectsService suspects;
-  private final RequestMemo memo;
   private final Words words;
 
   SoFarService(
-      JobService jobs,
-      PressureService tests,
-      PressurePages pages,
-      CircuitService circuits,
-      CircuitWords names,
-      RepairService repairs,
-      SuspectsService suspects,
-      RequestMemo memo,
-      Words words) {
-    this.jobs = jobs;
-    this.tests = tests;
+      Cases cases, PressurePages pages, CircuitWords names, SuspectsService suspects, Words words) {
+    this.cases = cases;
     this.pages = pages;
-    this.circuits = circuits;
     this.names = names;
-    this.repairs = repairs;
     this.suspects = suspects;
-    this.memo = memo;
     this.words = words;
   }
 
@@ -82,17 +52,17 @@ class SoFarService implements JobPageContributor, JobHeadline, Suspicion {
   @Override
   public Optional<Headline> of(UUID jobId) {
     Figures figures = Figures.USUAL;
-    return newest(jobId)
+    return cases
+        .newest(jobId)
         .map(t -> pages.said(t, figures))
         .map(s -> new Headline(s.shape(), s.headline(), s.kind().equals("tight")));
   }
 
   private SoFar soFar(UUID jobId, Figures figures) {
-    Optional<PressureTestView> newest = newest(jobId);
-    Looks looks = looks(jobId, newest);
-    List<LeakSite> wet = looks.wet();
+    Case known = cases.of(jobId);
+    Optional<PressureTestView> newest = cases.newest(jobId);
+    List<Looked> wet = known.wet();
     if (newest.isEmpty()) {
-      SuspectsService.Ranked ranked = suspects.of(jobId, looks, Optional.empty(), Optional.empty());
       return new SoFar(
           words.say("so-far.nothing"),
           "none",
@@ -101,9 +71,9 @@ class SoFarService implements JobPageContributor, JobHeadline, Suspicion {
           "",
           Optional.empty(),
           sites(jobId, wet, List.of()),
-          ranked.suspects(),
-          flag(jobId),
-          ranked.next());
+          suspects.suspects(jobId),
+          flag(known),
+          suspects.next(jobId));
     }
     PressureTestView test = newest.get();
     VerdictWords.Said said = pages.said(test, figures);
@@ -111,13 +81,8 @@ class SoFarService implements JobPageContributor, JobHeadline, Suspicion {
         test.result().rate().isPresent()
             ? words.say("so-far.at", figures.pressure(test.conditions().rated().kilopascals()))
             : words.say(test.result().lowerBound().isPresent() ? "so-far.kept" : "so-far.no-rate");
-    List<Caught> caught = caught(test);
-    Optional<LeakBalance> balance = balance(test, wet, caught);
-    boolean proven = test.phase() == Phase.RE_TEST && test.result().verdict() == VerdictKind.TIGHT;
-    SuspectsService.Ranked ranked =
-        proven
-            ? new SuspectsService.Ranked(List.of(), Optional.empty())
-            : suspects.of(jobId, looks, newest, balance);
+    List<Caught> caught = cases.caught(test);
+    Optional<LeakBalance> balance = known.balance();
     return new SoFar(
         said.headline(),
         said.kind(),
@@ -129,93 +94,30 @@ class SoFarService implements JobPageContributor, JobHeadline, Suspicion {
         balance.map(b -> sentence(b, wet, caught)),
         found(
             sites(jobId, wet, balance.map(LeakBalance::explained).orElse(List.of())), caught, test),
-        ranked.suspects(),
-        flag(jobId),
-        balance.filter(b -> explained(b, wet)).isPresent()
-            ? Optional.of(repair(jobId))
-            : ranked.next());
+        suspects.suspects(jobId),
+        flag(known),
+        suspects.next(jobId));
   }
 
-  /** Whether the places found explain the rate: then another look tells nothing more. */
-  private static boolean explained(LeakBalance balance, List<LeakSite> wet) {
-    return !balance.anotherLeak() && wet.stream().anyMatch(s -> s.flow().isPresent());
-  }
-
-  private SoFar.NextCheck repair(UUID jobId) {
-    return new SoFar.NextCheck(
-        words.say("evidence.next.repair"),
-        words.say("evidence.next.repair-tells"),
-        "/jobs/" + jobId + "/repair");
-  }
-
-  /** The same part failing twice soon asks for a gas check first (common practice, no source). */
-  private Optional<String> flag(UUID jobId) {
-    JobView job = jobs.require(jobId);
-    boolean soon = job.replacedDays().isPresent() && job.replacedDays().getAsDouble() <= SOON;
-    return soon && !job.replacedPart().isEmpty()
-        ? Optional.of(
-            words.say(
-                "so-far.same-part",
-                job.replacedPart(),
-                Figures.plain(Math.rint(job.replacedDays().getAsDouble() / WEEK))))
-        : Optional.empty();
-  }
-
-  /** The newest test that has something to say. */
-  private Optional<PressureTestView> newest(UUID jobId) {
-    return tests.all(jobId).stream()
-        .filter(t -> t.trace().size() >= 2 || t.result().verdict() == VerdictKind.STOPPED)
-        .reduce((a, b) -> b);
-  }
-
-  /** Looks that count beside the newest test: after a repair, only those made since. */
-  private Looks looks(UUID jobId, Optional<PressureTestView> newest) {
-    Instant since =
-        newest.filter(t -> t.phase() == Phase.RE_TEST).isPresent()
-            ? repairs.notes(jobId).stream()
-                .map(RepairNote::writtenAt)
-                .max(Instant::compareTo)
-                .orElse(Instant.MIN)
-            : Instant.MIN;
-    return Looks.after(since, circuits.looks(jobId));
+  /** The first rule of the trade that applies, where a page can say it. */
+  private Optional<String> flag(Case known) {
+    return known.flags().stream()
+        .filter(Flag.SamePart.class::isInstance)
+        .map(Flag.SamePart.class::cast)
+        .map(f -> words.say("so-far.same-part", f.part(), Figures.plain(f.weeksAgo())))
+        .findFirst();
   }
 
   @Override
   public Map<String, Double> suspected(UUID jobId) {
-    return memo.of(List.of("suspected", jobId), () -> suspectedNow(jobId));
-  }
-
-  private Map<String, Double> suspectedNow(UUID jobId) {
-    Optional<PressureTestView> newest = newest(jobId);
-    Looks looks = looks(jobId, newest);
-    Optional<LeakBalance> balance = newest.flatMap(t -> balance(t, looks.wet(), caught(t)));
     Map<String, Double> suspected = new HashMap<>();
     suspects
-        .diagnosis(jobId, looks, newest, balance)
+        .assess(jobId)
+        .diagnosis()
         .posterior()
         .suspects()
         .forEach(s -> suspected.put(s.place(), s.probability()));
     return suspected;
-  }
-
-  private List<Caught> caught(PressureTestView test) {
-    return tests.caught(test.id()).stream().filter(c -> c.flow().isPresent()).toList();
-  }
-
-  private static Optional<LeakBalance> balance(
-      PressureTestView test, List<LeakSite> wet, List<Caught> caught) {
-    return test.result()
-        .rate()
-        .filter(r -> test.result().verdict() == VerdictKind.LEAK)
-        .map(r -> balance(r, wet, caught, test));
-  }
-
-  private static LeakBalance balance(
-      Rate rate, List<LeakSite> wet, List<Caught> caught, PressureTestView test) {
-    List<SiteFlow> flows = new ArrayList<>();
-    wet.forEach(s -> s.flow().ifPresent(flows::add));
-    caught.forEach(c -> c.flow().ifPresent(flows::add));
-    return LeakBalance.of(rate.rate(), rate.u(), flows, rate.law(), test.conditions().rated());
   }
 
   /** The sites, and behind them what was caught inside. */
@@ -232,7 +134,7 @@ class SoFarService implements JobPageContributor, JobHeadline, Suspicion {
     return all;
   }
 
-  private String sentence(LeakBalance balance, List<LeakSite> wet, List<Caught> caught) {
+  private String sentence(LeakBalance balance, List<Looked> wet, List<Caught> caught) {
     if (wet.isEmpty() && caught.isEmpty()) {
       return words.say("so-far.nothing-found");
     }
@@ -245,10 +147,10 @@ class SoFarService implements JobPageContributor, JobHeadline, Suspicion {
     return uncounted == 0 ? rest : rest + " " + words.say("so-far.uncounted", uncounted);
   }
 
-  private List<Site> sites(UUID jobId, List<LeakSite> wet, List<Double> explained) {
+  private List<Site> sites(UUID jobId, List<Looked> wet, List<Double> explained) {
     List<Site> sites = new ArrayList<>();
     int counted = 0;
-    for (LeakSite site : wet) {
+    for (Looked site : wet) {
       String flow = words.say("so-far.not-counted");
       if (site.flow().isPresent()) {
         double rate =
@@ -265,9 +167,9 @@ class SoFarService implements JobPageContributor, JobHeadline, Suspicion {
       }
       sites.add(
           new Site(
-              names.joint(jobId, site.joint()),
+              names.joint(jobId, site.place()),
               flow,
-              "/jobs/" + jobId + "/find?joint=" + site.joint()));
+              "/jobs/" + jobId + "/find?joint=" + site.place()));
     }
     return sites;
   }

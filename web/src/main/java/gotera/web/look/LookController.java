@@ -3,9 +3,11 @@ package gotera.web.look;
 import gotera.circuit.Circuit;
 import gotera.circuit.Circuit.Joint;
 import gotera.evidence.PlaceFacts;
-import gotera.formats.Vocabulary;
 import gotera.look.LookState;
+import gotera.look.Sight;
 import gotera.range.Range;
+import gotera.suspects.Observation.Looked;
+import gotera.suspects.Vocabulary;
 import gotera.web.circuit.CircuitService;
 import gotera.web.circuit.CircuitWords;
 import gotera.web.circuit.LeakSite;
@@ -20,9 +22,9 @@ import gotera.web.shell.Figures;
 import gotera.web.shell.NotFound;
 import gotera.web.shell.Pages;
 import gotera.web.shell.Words;
+import gotera.word.Worded;
 import java.security.Principal;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
@@ -41,9 +43,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 /** Looking over: one touch a place. */
 @Controller
 class LookController {
-  private static final List<String> STATES =
-      Arrays.stream(LookState.values()).map(LookState::word).toList();
-  private static final List<String> SEEN = List.of("dry", "wet", "stained", "hidden");
+  private static final List<String> STATES = Worded.words(LookState.class);
 
   /** Joints above this height are looked at from above (sheet units; our judgement, untested). */
   private static final double FROM_ABOVE = 330;
@@ -82,7 +82,13 @@ class LookController {
       @RequestParam(defaultValue = "") String state,
       Figures figures,
       Model model) {
-    return page(id, LookState.of(state).orElse(LookState.PARKED), "", Map.of(), figures, model);
+    return page(
+        id,
+        Worded.of(LookState.class, state).orElse(LookState.PARKED),
+        "",
+        Map.of(),
+        figures,
+        model);
   }
 
   private String page(
@@ -96,11 +102,11 @@ class LookController {
     Circuit circuit = circuits.circuit(id);
     Map<String, LeakSite> seen = new HashMap<>();
     circuits.looks(id).stream()
-        .filter(s -> s.state().equals(state.word()))
+        .filter(s -> s.state() == state)
         .forEach(s -> seen.put(s.joint(), s));
     Map<String, LeakSite> wetElsewhere = new HashMap<>();
     circuits.sites(id).stream()
-        .filter(s -> s.wet() && !s.state().equals(state.word()))
+        .filter(s -> s.wet() && s.state() != state)
         .forEach(s -> wetElsewhere.put(s.joint(), s));
     List<Joint> order = inOrder(id, circuit);
     model.addAttribute("place", new JobPlace(id, Step.LOOK_OVER, figures));
@@ -134,12 +140,11 @@ class LookController {
       Model model) {
     jobs.require(id);
     String[] parts = look.split(":", -1);
-    if (parts.length != 2
-        || circuits.circuit(id).joint(parts[0]).isEmpty()
-        || !SEEN.contains(parts[1])) {
+    Optional<Sight> saw = Worded.of(Sight.class, parts[parts.length - 1]);
+    if (parts.length != 2 || circuits.circuit(id).joint(parts[0]).isEmpty() || saw.isEmpty()) {
       throw new NotFound("look " + look);
     }
-    LookState then = LookState.of(state).orElse(LookState.PARKED);
+    LookState then = Worded.of(LookState.class, state).orElse(LookState.PARKED);
     FieldProblems problems = new FieldProblems(words);
     OptionalDouble pressure =
         then == LookState.PRESSED
@@ -151,13 +156,7 @@ class LookController {
     }
     circuits.log(
         id,
-        parts[0],
-        parts[1],
-        then.word(),
-        OptionalDouble.empty(),
-        pressure,
-        "",
-        Optional.empty(),
+        new Looked(parts[0], then, saw.get(), pressure, OptionalDouble.empty()),
         principal.getName());
     return "redirect:/jobs/" + id + "/look-over?state=" + then.word();
   }
@@ -172,7 +171,7 @@ class LookController {
     jobs.require(id);
     circuits.withdraw(id, lookId, principal.getName());
     boolean known = circuits.circuit(id).joint(joint).isPresent();
-    return LookState.of(state).isPresent()
+    return Worded.of(LookState.class, state).isPresent()
         ? "redirect:/jobs/" + id + "/look-over?state=" + state
         : "redirect:/jobs/" + id + "/find" + (known ? "?joint=" + joint : "");
   }
@@ -207,14 +206,15 @@ class LookController {
         .map(
             j -> {
               Optional<LeakSite> site = Optional.ofNullable(seen.get(j.code()));
-              String saw = site.map(LeakSite::saw).orElse("open");
+              String saw = site.map(w -> w.saw().word()).orElse("open");
               String said = words.say("saw." + saw);
               return new Place(
                   j.code(),
                   names.joint(circuit, j.code()),
                   words.say(
                       words.knows("shows." + j.code()) ? "shows." + j.code() : "shows.added.joint"),
-                  site.map(s -> said + ", " + words.say("state-seen." + s.state())).orElse(said)
+                  site.map(s -> said + ", " + words.say("state-seen." + s.state().word()))
+                          .orElse(said)
                       + elsewhere(wetElsewhere.get(j.code())),
                   saw,
                   site.map(s -> s.id().toString()).orElse(""));
@@ -226,6 +226,6 @@ class LookController {
   private String elsewhere(@Nullable LeakSite wet) {
     return wet == null
         ? ""
-        : words.say("look.wet-elsewhere", words.say("state-seen." + wet.state()));
+        : words.say("look.wet-elsewhere", words.say("state-seen." + wet.state().word()));
   }
 }

@@ -4,9 +4,7 @@ import gotera.circuit.Circuit.Joint;
 import gotera.look.LookState;
 import gotera.look.WalkRound;
 import gotera.look.WalkRound.Look;
-import gotera.look.WalkRound.Seen;
 import gotera.web.circuit.CircuitService;
-import gotera.web.circuit.LeakSite;
 import gotera.web.repair.RepairNote;
 import gotera.web.repair.RepairService;
 import gotera.web.shell.Words;
@@ -15,8 +13,6 @@ import java.time.Instant;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
-import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -41,22 +37,16 @@ class WalkRounds {
   WalkRound of(UUID jobId, LookState state) {
     Set<String> places =
         circuits.circuit(jobId).joints().stream().map(Joint::code).collect(Collectors.toSet());
-    List<Look> looks = circuits.looks(jobId).stream().flatMap(s -> look(s).stream()).toList();
+    List<Look> looks =
+        circuits.looks(jobId).stream()
+            .map(s -> new Look(s.joint(), s.state(), s.saw(), s.writtenAt()))
+            .toList();
     Instant since =
         repairs.notes(jobId).stream()
             .map(RepairNote::writtenAt)
             .max(Instant::compareTo)
             .orElse(Instant.MIN);
     return WalkRound.of(state, places, looks, since, clock.instant());
-  }
-
-  private static Optional<Look> look(LeakSite site) {
-    Optional<Seen> seen =
-        Arrays.stream(Seen.values())
-            .filter(s -> s.name().toLowerCase(Locale.ROOT).equals(site.saw()))
-            .findFirst();
-    return LookState.of(site.state())
-        .flatMap(state -> seen.map(s -> new Look(site.joint(), state, s, site.writtenAt())));
   }
 
   /** The state whose looks are farthest. */

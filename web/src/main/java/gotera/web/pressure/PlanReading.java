@@ -16,6 +16,7 @@ import gotera.quantity.Volume;
 import gotera.range.Range;
 import gotera.web.shell.FieldProblems;
 import gotera.web.shell.Figures;
+import gotera.word.Worded;
 import java.util.Optional;
 import java.util.OptionalDouble;
 
@@ -76,7 +77,7 @@ record PlanReading(
             hold,
             plan,
             air.getAsDouble(),
-            Purpose.of(form.purpose()).orElseThrow(),
+            Worded.of(Purpose.class, form.purpose()).orElseThrow(),
             rule.map(m -> new Rule(m, hold.letsThrough(m, plan)))));
   }
 

@@ -24,6 +24,7 @@ import gotera.web.equipment.EquipmentService;
 import gotera.web.equipment.EquipmentView;
 import gotera.web.shell.FieldProblems;
 import gotera.web.shell.Figures;
+import gotera.word.Worded;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
@@ -121,7 +122,7 @@ final class SetupReading {
             .map(t -> known(t.gauge(tools.today())))
             .or(() -> gauge(form.gaugeStep(), problems, shown));
     Optional<Thermometer> thermometer = thermometer(form, tools, problems);
-    Medium medium = Medium.of(form.medium()).orElseThrow();
+    Medium medium = Worded.of(Medium.class, form.medium()).orElseThrow();
     OptionalDouble capacity =
         problems.millilitres(
             "liquid", form.liquid(), figures.units().volume().millilitres(), Range.CAPACITY);
@@ -142,7 +143,7 @@ final class SetupReading {
                     known.cap().rated().kilopascals(),
                     limit.pressure().kilopascals(),
                     limit.source() != TestLimit.Source.CAP)
-                .against(Purpose.of(form.purpose()).orElseThrow(), rule),
+                .against(Worded.of(Purpose.class, form.purpose()).orElseThrow(), rule),
             surroundings,
             new HoldSetup.Filling(
                 medium == Medium.LIQUID ? room : 0,

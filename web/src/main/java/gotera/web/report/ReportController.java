@@ -122,7 +122,7 @@ class ReportController {
     model.addAttribute(
         "sites",
         circuits.sites(id).stream()
-            .map(s -> new Line(names.joint(id, s.joint()), words.say("saw." + s.saw())))
+            .map(s -> new Line(names.joint(id, s.joint()), words.say("saw." + s.saw().word())))
             .toList());
     model.addAttribute(
         "repairs",
@@ -142,7 +142,7 @@ class ReportController {
       table.row(
           List.of(
               site.joint(),
-              site.saw(),
+              site.saw().word(),
               number(site.dropsPerMinute()),
               number(site.pressureKpa()),
               site.note(),

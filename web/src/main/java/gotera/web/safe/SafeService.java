@@ -1,6 +1,7 @@
 package gotera.web.safe;
 
 import gotera.circuit.Features.Drive;
+import gotera.look.LookState;
 import gotera.pressure.trace.TraceEvent;
 import gotera.safe.Happened;
 import gotera.safe.Opening;
@@ -71,7 +72,7 @@ class SafeService {
     List<Happened> happened = new ArrayList<>();
     said.forEach(f -> happened(f).ifPresent(happened::add));
     circuits.looks(jobId).stream()
-        .filter(s -> s.state().equals("running") || s.state().equals("warm"))
+        .filter(s -> s.state() == LookState.RUNNING || s.state() == LookState.WARM)
         .map(LeakSite::writtenAt)
         .forEach(at -> happened.add(new Happened.Ran(at)));
     findings.of(jobId, "dye").stream()

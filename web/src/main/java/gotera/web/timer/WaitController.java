@@ -1,6 +1,5 @@
 package gotera.web.timer;
 
-import gotera.circuit.Features;
 import gotera.range.Range;
 import gotera.timing.Wait.Kind;
 import gotera.web.job.JobService;
@@ -8,6 +7,7 @@ import gotera.web.shell.Entry;
 import gotera.web.shell.FieldProblems;
 import gotera.web.shell.Pages;
 import gotera.web.shell.Words;
+import gotera.word.Worded;
 import java.security.Principal;
 import java.time.Duration;
 import java.util.Arrays;
@@ -68,7 +68,7 @@ class WaitController {
     jobs.require(id);
     FieldProblems problems = new FieldProblems(words);
     OptionalDouble lasts = problems.number("minutes", form.minutes(), Range.WAIT);
-    Optional<Kind> kind = Features.read(Kind.class, form.kind());
+    Optional<Kind> kind = Worded.of(Kind.class, form.kind());
     if (lasts.isEmpty() || kind.isEmpty()) {
       return Pages.unprocessable(page(id, form, problems.sentences(), model), model);
     }

@@ -1,9 +1,10 @@
-package gotera.formats;
+package gotera.suspects;
 
 import gotera.circuit.Circuit;
 import gotera.evidence.CheckFacts;
 import gotera.evidence.PlaceFacts;
 import gotera.evidence.SignFacts;
+import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStreamReader;
 import java.io.UncheckedIOException;
@@ -15,8 +16,6 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVRecord;
 
 /**
  * The published vocabulary: names of places and signs with what they tell, each with its status.
@@ -33,14 +32,6 @@ public record Vocabulary(
     List<SignFacts> signs,
     List<CheckFacts> checks,
     List<VocabularyEntry> entries) {
-  private static final CSVFormat FORMAT =
-      CSVFormat.Builder.create()
-          .setDelimiter(';')
-          .setHeader()
-          .setSkipHeaderRecord(true)
-          .setTrim(true)
-          .get();
-
   private static final Vocabulary PUBLISHED = read();
 
   /** The vocabulary that ships with the application. */
@@ -101,35 +92,36 @@ public record Vocabulary(
   private static Vocabulary read() {
     List<VocabularyEntry> entries = new ArrayList<>();
     List<PlaceFacts> places = new ArrayList<>();
-    for (CSVRecord r : records("places.csv")) {
+    for (Map<String, String> r : rows("places.csv")) {
       places.add(
           new PlaceFacts(
-              r.get("place"),
+              cell(r, "place"),
               number(r, "prior"),
-              PlaceFacts.Acts.valueOf(r.get("acts").toUpperCase(Locale.ROOT)),
+              PlaceFacts.Acts.valueOf(cell(r, "acts").toUpperCase(Locale.ROOT)),
               number(r, "seen_pressed"),
               number(r, "seen_running"),
               number(r, "seen_parked"),
               number(r, "false_alarm"),
               number(r, "minutes"),
-              r.get("inside").equals("yes")));
-      entries.add(entry("place", r.get("place"), r));
+              cell(r, "inside").equals("yes")));
+      entries.add(entry("place", cell(r, "place"), r));
     }
     List<SignFacts> signs = new ArrayList<>();
-    for (CSVRecord r : records("signs.csv")) {
+    for (Map<String, String> r : rows("signs.csv")) {
       signs.add(
-          new SignFacts(r.get("sign"), causes(r.get("causes"), places), number(r, "false_alarm")));
-      entries.add(entry("sign", r.get("sign"), r));
+          new SignFacts(
+              cell(r, "sign"), causes(cell(r, "causes"), places), number(r, "false_alarm")));
+      entries.add(entry("sign", cell(r, "sign"), r));
     }
     List<CheckFacts> checks = new ArrayList<>();
-    for (CSVRecord r : records("checks.csv")) {
-      if (!r.get("sees").isEmpty()) {
-        checks.add(new CheckFacts(r.get("check"), number(r, "sees"), number(r, "false_alarm")));
+    for (Map<String, String> r : rows("checks.csv")) {
+      if (!cell(r, "sees").isEmpty()) {
+        checks.add(new CheckFacts(cell(r, "check"), number(r, "sees"), number(r, "false_alarm")));
       }
-      entries.add(entry("check", r.get("check"), r));
+      entries.add(entry("check", cell(r, "check"), r));
     }
-    for (CSVRecord r : records("words.csv")) {
-      entries.add(entry(r.get("kind"), r.get("word"), r));
+    for (Map<String, String> r : rows("words.csv")) {
+      entries.add(entry(cell(r, "kind"), cell(r, "word"), r));
     }
     return new Vocabulary(
         List.copyOf(places), List.copyOf(signs), List.copyOf(checks), List.copyOf(entries));
@@ -155,27 +147,43 @@ public record Vocabulary(
     return causes;
   }
 
-  private static VocabularyEntry entry(String kind, String name, CSVRecord r) {
+  private static VocabularyEntry entry(String kind, String name, Map<String, String> r) {
     List<String> synonyms =
-        java.util.Arrays.stream(r.get("synonyms").split(",", -1))
+        java.util.Arrays.stream(cell(r, "synonyms").split(",", -1))
             .map(String::strip)
             .filter(s -> !s.isEmpty())
             .toList();
-    return new VocabularyEntry(kind, name, synonyms, r.get("status"));
+    return new VocabularyEntry(kind, name, synonyms, cell(r, "status"));
   }
 
-  private static double number(CSVRecord r, String column) {
-    return Double.parseDouble(r.get(column));
+  private static double number(Map<String, String> r, String column) {
+    return Double.parseDouble(cell(r, column));
   }
 
-  private static List<CSVRecord> records(String file) {
-    try (InputStreamReader reader =
-        new InputStreamReader(
-            Objects.requireNonNull(Vocabulary.class.getResourceAsStream(file), file),
-            StandardCharsets.UTF_8)) {
-      return FORMAT.parse(reader).getRecords();
+  private static String cell(Map<String, String> row, String column) {
+    return Objects.requireNonNull(row.get(column), column);
+  }
+
+  /** The rows of a table: cells by their column, between semicolons, none of them quoted. */
+  private static List<Map<String, String>> rows(String file) {
+    try (BufferedReader reader =
+        new BufferedReader(
+            new InputStreamReader(
+                Objects.requireNonNull(Vocabulary.class.getResourceAsStream(file), file),
+                StandardCharsets.UTF_8))) {
+      List<String> columns = List.of(reader.readLine().split(";", -1));
+      List<Map<String, String>> rows = new ArrayList<>();
+      for (String line = reader.readLine(); line != null; line = reader.readLine()) {
+        String[] cells = line.split(";", -1);
+        Map<String, String> row = new HashMap<>();
+        for (int i = 0; i < columns.size(); i++) {
+          row.put(columns.get(i), cells[i].strip());
+        }
+        rows.add(row);
+      }
+      return rows;
     } catch (IOException e) {
-      throw new UncheckedIOException(e);
+      throw new UncheckedIOException(file, e);
     }
   }
 }

@@ -1,4 +1,4 @@
-package gotera.formats;
+package gotera.suspects;
 
 import static org.assertj.core.api.Assertions.assertThat;
 

@@ -1,0 +1,212 @@
+package gotera.formats;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import gotera.balance.SiteFlow;
+import gotera.circuit.Circuit;
+import gotera.circuit.CircuitBuilder;
+import gotera.circuit.CircuitEdit;
+import gotera.circuit.CircuitPresets;
+import gotera.circuit.DripSpot;
+import gotera.circuit.Editing;
+import gotera.circuit.Fastening;
+import gotera.circuit.Features;
+import gotera.dye.Glow;
+import gotera.evidence.PlaceFacts;
+import gotera.formats.ReadOutcome.Accepted;
+import gotera.formats.ReadOutcome.Rejected;
+import gotera.look.LookState;
+import gotera.look.Sight;
+import gotera.pressure.law.LeakLaw;
+import gotera.pressure.verdict.VerdictKind;
+import gotera.quantity.Volume;
+import gotera.suspects.Assessment;
+import gotera.suspects.Observation;
+import gotera.suspects.Observation.GasColour;
+import gotera.suspects.Observation.Held;
+import gotera.suspects.Observation.Outcome;
+import gotera.suspects.Vocabulary;
+import gotera.testkit.Seeds;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Random;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Nested;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+class JobJsonTests {
+  static Stream<Random> generators() {
+    return Seeds.of(200);
+  }
+
+  @ParameterizedTest
+  @MethodSource("generators")
+  void whatIsWrittenIsReadBackAndRankedAlike(Random random) {
+    JobFile job = any(random);
+    String json = JobWriter.write(job);
+    assertThat(JobJson.read(json)).as(json).isEqualTo(new Accepted<>(job));
+    assertThat(Assessment.of(read(json).job()).suspects())
+        .isEqualTo(Assessment.of(job.job()).suspects());
+  }
+
+  @Nested
+  class Refused {
+    @Test
+    void aPlaceThatThisVehicleDoesNotHave() {
+      assertThat(problem("{\"check\":\"look\",\"at\":\"rear-heater-core.tubes\",\"saw\":\"dry\"}"))
+          .contains("findings[0].at")
+          .contains("rear-heater-core.tubes");
+    }
+
+    @Test
+    void aCheckWithoutItsName() {
+      assertThat(problem("{\"at\":\"cap.neck\"}")).contains("findings[0].check");
+    }
+
+    @Test
+    void aChangeThatMakesNoSense() {
+      String json =
+          "{\"format\":\"gotera-job/1\",\"vehicle\":{\"edits\":[{\"edit\":\"remove-joint\",\"at\":\"nowhere\"}]}}";
+      assertThat(problems(json)).contains("vehicle.edits[0].at").contains("nowhere");
+    }
+
+    @Test
+    void aLookWithoutAPlace() {
+      assertThat(problem("{\"check\":\"look\",\"saw\":\"dry\"}")).contains("findings[0].at");
+    }
+
+    private static String problem(String finding) {
+      return problems("{\"format\":\"gotera-job/1\",\"findings\":[" + finding + "]}");
+    }
+
+    private static String problems(String json) {
+      ReadOutcome<JobFile> read = JobJson.read(json);
+      assertThat(read).isInstanceOf(Rejected.class);
+      return ((Rejected<JobFile>) read).problems().toString();
+    }
+  }
+
+  @Test
+  void aHoldThatNamesNoVerdictIsALeakAboveItsNoise() {
+    assertThat(held("\"rate_ml_per_min\":0.8,\"u\":0.1").verdict()).isEqualTo(VerdictKind.LEAK);
+    assertThat(held("\"rate_ml_per_min\":0.1,\"u\":0.1").verdict())
+        .isEqualTo(VerdictKind.NOT_PROVEN);
+    assertThat(held("\"verdict\":\"not-counted\"").outcome()).isEqualTo(new Outcome.Nothing());
+    assertThat(held("\"verdict\":\"gross\",\"at_least_ml_per_min\":40").outcome())
+        .isEqualTo(new Outcome.AtLeast(40));
+  }
+
+  private static Held held(String members) {
+    String json =
+        "{\"format\":\"gotera-job/1\",\"findings\":[{\"check\":\"pressure-test\","
+            + members
+            + "}]}";
+    return read(json).job().held().orElseThrow();
+  }
+
+  private static JobFile read(String json) {
+    ReadOutcome<JobFile> read = JobJson.read(json);
+    assertThat(read).as(json).isInstanceOf(Accepted.class);
+    return ((Accepted<JobFile>) read).value();
+  }
+
+  private static JobFile any(Random random) {
+    List<CircuitPresets.Preset> presets = CircuitPresets.all();
+    Features features = presets.get(random.nextInt(presets.size())).features();
+    List<CircuitEdit> edits = edits(random, CircuitBuilder.of(features));
+    Circuit circuit = Editing.all(CircuitBuilder.of(features), edits);
+    List<Observation> observed = new ArrayList<>();
+    // the file tells the complaint before the findings
+    if (random.nextBoolean()) {
+      observed.add(new Observation.Sign("puddle-overnight"));
+    }
+    if (random.nextBoolean()) {
+      observed.add(new Observation.Replaced("pump", random.nextInt(900)));
+    }
+    for (int i = random.nextInt(12); i > 0; i--) {
+      observed.add(finding(random, circuit));
+    }
+    return new JobFile(features, edits, random.nextBoolean(), observed);
+  }
+
+  private static List<CircuitEdit> edits(Random random, Circuit circuit) {
+    String joint = circuit.joints().get(random.nextInt(circuit.joints().size())).code();
+    String part = circuit.parts().get(random.nextInt(circuit.parts().size())).code();
+    List<CircuitEdit> possible =
+        List.of(
+            new CircuitEdit.Rename(joint, "Another name"),
+            new CircuitEdit.AddJoint(
+                "added-1", "Sensor", part, one(random, CircuitEdit.Spot.values()), Fastening.SCREW),
+            new CircuitEdit.RemoveJoint(joint));
+    List<CircuitEdit> edits = new ArrayList<>();
+    Circuit now = circuit;
+    for (CircuitEdit edit : possible) {
+      Editing editing = Editing.apply(now, edit);
+      if (random.nextInt(3) == 0 && editing.problem().isEmpty()) {
+        edits.add(edit);
+        now = editing.circuit();
+      }
+    }
+    return edits;
+  }
+
+  private static Observation finding(Random random, Circuit circuit) {
+    List<PlaceFacts> places = Vocabulary.published().places(circuit);
+    String place = places.get(random.nextInt(places.size())).place();
+    return switch (random.nextInt(7)) {
+      case 0 ->
+          new Observation.Dripped(
+              one(random, DripSpot.in(circuit).toArray(new DripSpot[0])), random.nextBoolean());
+      case 1 -> new Observation.Scanned(place, one(random, Glow.values()));
+      case 2 -> new Observation.GasChecked(one(random, GasColour.values()), List.of());
+      case 3 -> new Observation.Repaired();
+      case 4 -> held(random);
+      default ->
+          new Observation.Looked(
+              place,
+              one(random, LookState.values()),
+              one(random, Sight.values()),
+              maybe(random, 0, 200),
+              maybe(random, 0, 60));
+    };
+  }
+
+  private static Held held(Random random) {
+    Outcome outcome =
+        switch (random.nextInt(3)) {
+          case 0 -> new Outcome.AtLeast(Seeds.between(random, 1, 500));
+          case 1 ->
+              new Outcome.Rate(
+                  Seeds.between(random, -1, 5),
+                  Seeds.between(random, 0.001, 1),
+                  one(random, LeakLaw.values()));
+          default -> new Outcome.Nothing();
+        };
+    List<SiteFlow> caught =
+        random.nextBoolean()
+            ? List.of()
+            : List.of(new SiteFlow.Caught(new Volume(12.5), 20, 0.05, Optional.empty()));
+    return new Held(
+        one(random, VerdictKind.values()),
+        outcome,
+        Seeds.between(random, 50, 200),
+        random.nextBoolean() ? "" : "drive",
+        random.nextBoolean(),
+        caught);
+  }
+
+  private static OptionalDouble maybe(Random random, double low, double high) {
+    return random.nextBoolean()
+        ? OptionalDouble.empty()
+        : OptionalDouble.of(Seeds.between(random, low, high));
+  }
+
+  @SafeVarargs
+  private static <T> T one(Random random, T... of) {
+    return of[random.nextInt(of.length)];
+  }
+}

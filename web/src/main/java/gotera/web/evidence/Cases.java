@@ -1,0 +1,139 @@
+package gotera.web.evidence;
+
+import gotera.balance.SiteFlow;
+import gotera.circuit.Circuit;
+import gotera.dye.Dye;
+import gotera.pressure.verdict.VerdictKind;
+import gotera.suspects.Case;
+import gotera.suspects.Observation;
+import gotera.suspects.Observation.Held;
+import gotera.suspects.Observation.Replaced;
+import gotera.suspects.Observation.Scanned;
+import gotera.suspects.Observation.Sign;
+import gotera.suspects.WhereLost;
+import gotera.web.circuit.CircuitService;
+import gotera.web.circuit.DripService;
+import gotera.web.circuit.ReachService;
+import gotera.web.dye.DyeService;
+import gotera.web.job.JobService;
+import gotera.web.job.JobView;
+import gotera.web.pressure.Caught;
+import gotera.web.pressure.Phase;
+import gotera.web.pressure.PressureService;
+import gotera.web.pressure.PressureTestView;
+import gotera.web.repair.RepairNote;
+import gotera.web.repair.RepairService;
+import gotera.web.shell.RequestMemo;
+import gotera.word.Worded;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+
+/** Gathers what every feature of a job kept, as observations in the order of time. */
+@Component
+public class Cases {
+  private final JobService jobs;
+  private final CircuitService circuits;
+  private final DripService drips;
+  private final DyeService dye;
+  private final ReachService reach;
+  private final RepairService repairs;
+  private final PressureService tests;
+  private final RequestMemo memo;
+
+  Cases(
+      JobService jobs,
+      CircuitService circuits,
+      DripService drips,
+      DyeService dye,
+      ReachService reach,
+      RepairService repairs,
+      PressureService tests,
+      RequestMemo memo) {
+    this.jobs = jobs;
+    this.circuits = circuits;
+    this.drips = drips;
+    this.dye = dye;
+    this.reach = reach;
+    this.repairs = repairs;
+    this.tests = tests;
+    this.memo = memo;
+  }
+
+  /** Something observed, and when. */
+  private record Timed(Instant at, Observation what) {}
+
+  /** What is to be assessed of a job now. */
+  public Case of(UUID jobId) {
+    return memo.of(List.of("case", jobId), () -> gather(jobId));
+  }
+
+  private Case gather(UUID jobId) {
+    Circuit circuit = circuits.circuit(jobId);
+    List<Timed> timed = new ArrayList<>();
+    circuits.looks(jobId).forEach(s -> timed.add(new Timed(s.writtenAt(), s.looked())));
+    drips.all(jobId).forEach(d -> timed.add(new Timed(d.at(), d.what())));
+    for (PressureTestView test : tests.all(jobId)) {
+      if (saysSomething(test)) {
+        timed.add(new Timed(test.startedAt(), held(test)));
+      }
+    }
+    Optional<Instant> repaired =
+        repairs.notes(jobId).stream().map(RepairNote::writtenAt).max(Comparator.naturalOrder());
+    repaired.ifPresent(at -> timed.add(new Timed(at, new Observation.Repaired())));
+    timed.sort(Comparator.comparing(Timed::at));
+    List<Observation> observed = new ArrayList<>(told(jobs.require(jobId)));
+    int told = observed.size();
+    timed.forEach(t -> observed.add(t.what()));
+    Dye known = dye.known(jobId, circuit);
+    boolean history =
+        known.dosed().isEmpty()
+            || repaired.isPresent() && !known.dosed().get().isAfter(repaired.get());
+    // dye of an earlier repair says nothing about this one
+    observed.addAll(history ? told : observed.size(), scans(circuit, known));
+    return new Case(circuit, observed, reach.heaterShut(jobId));
+  }
+
+  private static List<Observation> told(JobView job) {
+    List<Observation> told = new ArrayList<>();
+    job.signs().forEach(s -> told.add(new Sign(s)));
+    Worded.of(WhereLost.class, job.whereLost())
+        .flatMap(WhereLost::sign)
+        .ifPresent(s -> told.add(new Sign(s)));
+    if (job.replacedDays().isPresent() && !job.replacedPart().isEmpty()) {
+      told.add(new Replaced(job.replacedPart(), job.replacedDays().getAsDouble()));
+    }
+    return told;
+  }
+
+  private static List<Scanned> scans(Circuit circuit, Dye known) {
+    return circuit.joints().stream()
+        .flatMap(j -> known.says(j).map(g -> new Scanned(j.code(), g)).stream())
+        .toList();
+  }
+
+  private static boolean saysSomething(PressureTestView test) {
+    return test.trace().size() >= 2 || test.result().verdict() == VerdictKind.STOPPED;
+  }
+
+  /** The newest test that has something to say. */
+  Optional<PressureTestView> newest(UUID jobId) {
+    return tests.all(jobId).stream().filter(Cases::saysSomething).reduce((a, b) -> b);
+  }
+
+  private Held held(PressureTestView test) {
+    List<SiteFlow> caught =
+        caught(test).stream().map(Caught::flow).flatMap(Optional::stream).toList();
+    boolean afterRepair = test.phase() == Phase.RE_TEST;
+    return Held.of(test.result(), test.conditions(), test.loop(), afterRepair, caught);
+  }
+
+  /** What was caught inside during a test, where it says a flow. */
+  List<Caught> caught(PressureTestView test) {
+    return tests.caught(test.id()).stream().filter(c -> c.flow().isPresent()).toList();
+  }
+}

@@ -1,0 +1,60 @@
+package gotera.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import gotera.evidence.Diagnosis.Suspect;
+import gotera.formats.JobFile;
+import gotera.formats.JobJson;
+import gotera.formats.RankJson;
+import gotera.formats.ReadOutcome;
+import gotera.suspects.Assessment;
+import gotera.web.Application.Running;
+import gotera.web.evidence.Cases;
+import gotera.web.job.JobService;
+import gotera.web.job.JobView;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+
+/** A job exported from its page and ranked on the command line gives the numbers of the page. */
+@ExtendWith(Application.class)
+class RankedAlikeTests {
+  private static final List<String> DEMO =
+      List.of("Fenn 20", "Halde 31", "Corrie 12", "Skarn set 2");
+
+  private final Running application;
+  private final Http lead;
+
+  RankedAlikeTests(Running application) {
+    this.application = application;
+    this.lead = Http.signedIn(application.address(), "lead", Application.PASSWORD);
+  }
+
+  @Test
+  void everyJobOfTheDemonstration() {
+    List<JobView> jobs =
+        application.bean(JobService.class).open().stream()
+            .filter(j -> j.vehicle().isPresent())
+            .filter(j -> DEMO.contains(j.vehicle().get()))
+            .toList();
+    assertThat(jobs).extracting(j -> j.vehicle().orElseThrow()).containsAll(DEMO);
+    for (JobView job : jobs) {
+      Http.Answer exported = lead.get("/jobs/" + job.id() + "/job.json");
+      assertThat(exported.status()).isEqualTo(200);
+      ReadOutcome<JobFile> read = JobJson.read(exported.text());
+      assertThat(read).as(exported.text()).isInstanceOf(ReadOutcome.Accepted.class);
+      JobFile file = ((ReadOutcome.Accepted<JobFile>) read).value();
+      Assessment onThePage = Assessment.of(application.bean(Cases.class).of(job.id()));
+      Assessment ranked = Assessment.of(file.job());
+      assertThat(ranked.suspects()).as("to the last digit").isEqualTo(onThePage.suspects());
+      assertThat(ranked.next()).isEqualTo(onThePage.next());
+      assertThat(ranked.of().flags()).isEqualTo(onThePage.of().flags());
+      assertThat(ranked.of().balance()).isEqualTo(onThePage.of().balance());
+      assertThat(RankJson.line("job", file.job())).contains("\"suspects\":[");
+      String page = lead.get("/jobs/" + job.id() + "/find").text();
+      for (Suspect s : ranked.worthALine().stream().limit(4).toList()) {
+        assertThat(page).contains(Math.round(100 * s.probability()) + " %");
+      }
+    }
+  }
+}
