@@ -20,7 +20,7 @@ public record LeakBalance(
   /**
    * Relative standard uncertainty of the drop size, common to a job (common practice, no source).
    */
-  private static final double DROP_SIZE_U = 0.25;
+  public static final double DROP_SIZE_U = 0.25;
 
   /**
    * The balance.

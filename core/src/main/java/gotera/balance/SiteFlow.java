@@ -43,6 +43,14 @@ public sealed interface SiteFlow {
    */
   record Caught(Volume volume, double minutes, double u, Optional<GaugePressure> pressure)
       implements SiteFlow {
+    /** Standard uncertainty of a volume drawn out of a cylinder (mL) (our judgement, untested). */
+    private static final double DRAWN_U = 1;
+
+    /** A volume that gathered inside and was drawn out (mL), in so many minutes. */
+    public static Caught drawn(double millilitres, double minutes) {
+      return new Caught(new Volume(millilitres), minutes, DRAWN_U / minutes, Optional.empty());
+    }
+
     /** Refuses catches without time. */
     public Caught {
       if (!(minutes > 0) || volume.millilitres() < 0 || !(u >= 0)) {

@@ -22,6 +22,14 @@ public record TestLimit(GaugePressure pressure, Source source) {
     MAKER_TEST_PRESSURE
   }
 
+  /** Share above the limit that a needle may overshoot by (1) (our judgement, untested). */
+  private static final double OVERSHOOT = 1.05;
+
+  /** Whether a pressure (kPa) is so far above the limit that it is asked back. */
+  public boolean isFarExceededBy(double kilopascals) {
+    return kilopascals > OVERSHOOT * pressure.kilopascals();
+  }
+
   /**
    * The limit that follows from what is known.
    *

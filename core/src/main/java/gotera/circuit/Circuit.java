@@ -24,6 +24,9 @@ public record Circuit(
   /** The wall between engine bay and cabin. */
   public static final double FIREWALL = 868;
 
+  /** Joints above this height are looked at from above (our judgement, untested). */
+  private static final double FROM_ABOVE = 330;
+
   /** Joints nearer than this cannot be told apart by a gloved finger (our judgement, untested). */
   public static final double TOUCH = 40;
 
@@ -139,6 +142,11 @@ public record Circuit(
    * @param fastening how it is held
    */
   public record Joint(String code, String part, Branch branch, Point at, Fastening fastening) {
+    /** Whether one looks at it from above, not from below. */
+    public boolean isSeenFromAbove() {
+      return at.y() < FROM_ABOVE;
+    }
+
     Joint movedTo(Point to) {
       return new Joint(code, part, branch, to, fastening);
     }

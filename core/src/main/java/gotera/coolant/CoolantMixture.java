@@ -9,6 +9,9 @@ import gotera.quantity.Temperature;
  * @param strength volume fraction of concentrate at 20 °C, 0 to 0.6; volumes taken as additive
  */
 public record CoolantMixture(double strength) {
+  /** Strength of a coolant of which nobody has said one (1) (common practice, no source). */
+  public static final double USUAL_STRENGTH = 0.5;
+
   // densities at 20 °C (g/mL): ethylene glycol and water (handbook values, from memory)
   private static final double GLYCOL_DENSITY = 1.1135;
   private static final double WATER_DENSITY = 0.9982;

@@ -1,6 +1,12 @@
 package gotera.level;
 
+import gotera.coolant.CoolantMixture;
+import gotera.coolant.Expansion;
+import gotera.quantity.Temperature;
 import gotera.uncertainty.DecisionLimits;
+import java.time.Duration;
+import java.util.List;
+import java.util.OptionalDouble;
 
 /**
  * A leak rate without a pressure tester: q = ΔV ÷ time under pressure, with ΔV from the mark on the
@@ -30,6 +36,75 @@ public record LevelWatch(
   private static final double AREA_U = 0.1;
 
   private static final double MINUTES_U = 0.1;
+
+  /** Standard uncertainty of a fall between two marks (mm) (our judgement, untested). */
+  private static final double MARK_U = 1;
+
+  /** Relative standard uncertainty of what was put in (our judgement, untested). */
+  private static final double TOP_UP_U = 0.05;
+
+  /**
+   * Standard uncertainty of a difference of two temperatures read (K) (our judgement, untested).
+   */
+  private static final double READ_U = 1.5;
+
+  /** The same where none was read, both about the room's (K) (our judgement, untested). */
+  private static final double UNREAD_U = 5;
+
+  /** Temperature at which marks are read (°C) (our judgement, untested). */
+  private static final double COLD = 20;
+
+  /** Coolant of a vehicle whose volume is not known (mL) (our judgement, untested). */
+  private static final double USUAL_LIQUID = 8000;
+
+  /** Nobody writes a mark down later than this (our judgement, untested). */
+  public static final Duration LONGEST_AGO = Duration.ofDays(366);
+
+  /**
+   * A mark of the level.
+   *
+   * @param area free area of the tank there (cm²)
+   * @param level level above the first mark, below it with a minus (mm)
+   * @param toppedUp what was put in since the mark before (mL)
+   * @param hotHours hours hot since the mark before (h)
+   * @param celsius temperature of the coolant (°C), if it was read
+   */
+  public record Mark(
+      double area, double level, double toppedUp, double hotHours, OptionalDouble celsius) {}
+
+  /** Hours hot since the first of these. */
+  public static double hotHours(List<Mark> marks) {
+    return marks.stream().skip(1).mapToDouble(Mark::hotHours).sum();
+  }
+
+  /**
+   * From the first of some marks to the last.
+   *
+   * @param marks at least two, with hours hot between them
+   * @param liquid liquid in the system (mL), if it is known
+   */
+  public static LevelWatch of(List<Mark> marks, CoolantMixture coolant, OptionalDouble liquid) {
+    Mark first = marks.get(0);
+    Mark last = marks.get(marks.size() - 1);
+    double put = marks.stream().skip(1).mapToDouble(Mark::toppedUp).sum();
+    boolean read = first.celsius().isPresent() && last.celsius().isPresent();
+    return new LevelWatch(
+        last.area(),
+        first.level() - last.level(),
+        MARK_U,
+        put,
+        TOP_UP_U * put,
+        60 * hotHours(marks),
+        read ? last.celsius().getAsDouble() - first.celsius().getAsDouble() : 0,
+        read ? READ_U : UNREAD_U,
+        Expansion.againstCastings(coolant, Temperature.ofCelsius(COLD))
+            * liquid.orElse(USUAL_LIQUID));
+  }
+
+  /** Hours it covers (h). */
+  public double hours() {
+    return minutes / 60;
+  }
 
   /** Refuses a watch without tank or time. */
   public LevelWatch {

@@ -62,6 +62,9 @@ public record TestPlan(
    */
   private static final double THERMAL_PART = 0.9;
 
+  /** Air and hoses known better than this need no draw (1) (our judgement, untested). */
+  private static final double WELL_KNOWN = 0.15;
+
   /** Share of the pressure that must be left for tight (1). */
   public static final double PRESSURE_LEFT = VerdictRules.END_SHARE;
 
@@ -240,6 +243,16 @@ public record TestPlan(
     double cooled = Math.max(0, -drift) * thermalSensitivity * minutes;
     double pumpedIn = system.trappedAir().millilitres() * PUMPED_IN_WARMER;
     return 1 - (settles + cooled + pumpedIn) / system.total(dry) / pressureStep;
+  }
+
+  /** A shorter hold to compare with: a quarter, but of two intervals at least (min). */
+  public double shorter(double minutes) {
+    return Math.round(10 * Math.max(2 * intervalMinutes, minutes / 4)) / 10.0;
+  }
+
+  /** Whether air and hoses are known so badly that measuring them pays. */
+  public boolean wantsMeasuredAir() {
+    return system.relativeUncertainty() > WELL_KNOWN;
   }
 
   /** Whether a tight hold of so many minutes should prove a rate of at most {@code acceptance}. */

@@ -62,11 +62,15 @@ public record Vocabulary(
         of.add(p);
       }
     }
-    PlaceFacts added = place("added.joint").orElseThrow();
     circuit.joints().stream()
         .filter(j -> place(j.code()).isEmpty())
-        .forEach(j -> of.add(added.named(j.code())));
+        .forEach(j -> of.add(facts(j.code())));
     return of;
+  }
+
+  /** What is known of a place beforehand; of one that the shop added, what is known of those. */
+  public PlaceFacts facts(String name) {
+    return place(name).orElseGet(() -> place("added.joint").orElseThrow().named(name));
   }
 
   /** A place by its name. */

@@ -19,6 +19,14 @@ public record DecisionLimits(double u0Additive, double r, double thermal, double
   /** One-sided 95 % point of the normal distribution. */
   public static final double K = 1.645;
 
+  /** Two-sided 95 % point of the normal distribution: half the width of the interval, over u. */
+  public static final double TWO_SIDED = 1.96;
+
+  /** Half the width of the 95 % interval of a figure with this standard uncertainty. */
+  public static double halfWidth(double u) {
+    return TWO_SIDED * u;
+  }
+
   /** Refuses what cannot be, and compliances so vague that no limit exists (k·r ≥ 1). */
   public DecisionLimits {
     if (!(u0Additive >= 0) || !(r >= 0) || !Double.isFinite(thermal) || !(k > 0)) {

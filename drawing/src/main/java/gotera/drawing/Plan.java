@@ -9,14 +9,23 @@ import java.util.OptionalDouble;
  * @param points the line, by rising air
  * @param air the air there is now (mL)
  * @param minutes how long it must last with it (min), if any hold is long enough
- * @param longest end of the time axis (min)
  * @param words the words on it
  */
-public record Plan(
-    List<Point> points, double air, OptionalDouble minutes, double longest, Words words) {
+public record Plan(List<Point> points, double air, OptionalDouble minutes, Words words) {
+  /** The time axis reaches at least to the first of these, and no further than the other (min). */
+  private static final double SHORT_AXIS = 15;
+
+  private static final double LONG_AXIS = 60;
+
   /** Keeps its own copy. */
   public Plan {
     points = List.copyOf(points);
+  }
+
+  /** End of the time axis (min). */
+  double longest() {
+    double longest = points.stream().mapToDouble(p -> p.minutes().orElse(0)).max().orElse(0);
+    return Math.max(SHORT_AXIS, Math.min(LONG_AXIS, longest));
   }
 
   /**

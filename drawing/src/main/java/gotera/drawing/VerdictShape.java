@@ -8,6 +8,9 @@ public final class VerdictShape {
   private static final double RADIUS = 18;
   private static final double ROUND = 2 * Math.PI * RADIUS;
 
+  /** What is missing of a proof of which nobody knows how far it got (1). */
+  public static final double MOST_MISSING = 0.8;
+
   private VerdictShape() {}
 
   /**

@@ -3,7 +3,9 @@ package gotera.formats;
 import gotera.pressure.trace.Trace;
 import gotera.pressure.trace.TraceEvent;
 import gotera.quantity.PressureUnit;
+import gotera.quantity.TemperatureUnit;
 import gotera.range.Range;
+import gotera.word.Worded;
 import java.io.BufferedReader;
 import java.io.FilterReader;
 import java.io.IOException;
@@ -355,8 +357,9 @@ public final class TraceCsv {
     if (value.isEmpty()) {
       return value;
     }
-    double celsius =
-        column.equals("coolant_f") ? (value.getAsDouble() - 32) / 1.8 : value.getAsDouble();
+    TemperatureUnit unit =
+        column.equals("coolant_f") ? TemperatureUnit.FAHRENHEIT : TemperatureUnit.CELSIUS;
+    double celsius = unit.celsius(value.getAsDouble());
     if (!Range.COOLANT.holds(celsius)) {
       problems.add(line, column, text, "a temperature between -60 and 160 \u00b0C");
       return OptionalDouble.empty();
@@ -366,7 +369,8 @@ public final class TraceCsv {
 
   private void event(String text, double seconds, long line) {
     String[] parts = text.split(":", 2);
-    Optional<TraceEvent.Kind> kind = TraceEvent.Kind.of(parts[0].strip().toLowerCase(Locale.ROOT));
+    Optional<TraceEvent.Kind> kind =
+        Worded.of(TraceEvent.Kind.class, parts[0].strip().toLowerCase(Locale.ROOT));
     if (kind.isEmpty()) {
       List<String> words = new ArrayList<>();
       for (TraceEvent.Kind k : TraceEvent.Kind.values()) {

@@ -20,6 +20,9 @@ public record PlugCheck(
   /** Relative standard uncertainty of the air in hose and adapter (our judgement, untested). */
   private static final double AIR_U = 0.2;
 
+  /** A shorter check says nothing (min) (our judgement, untested). */
+  public static final double SHORTEST = 0.5;
+
   /** Refuses a check without air, time or pressure. */
   public PlugCheck {
     if (!(air.millilitres() > 0) || !(minutes > 0) || !(before.kilopascals() > 0)) {

@@ -1,5 +1,6 @@
 package gotera.pressure.setup;
 
+import gotera.coolant.CoolantMixture;
 import gotera.pressure.trace.Thermometer;
 import gotera.pressure.verdict.Acceptance.Purpose;
 
@@ -23,8 +24,8 @@ public final class Usual {
   /** Air around, and coolant of a cold engine (°C) (our judgement, untested). */
   public static final double ROOM = 20;
 
-  /** Strength of the coolant, half and half (1) (common practice, no source). */
-  public static final double STRENGTH = 0.5;
+  /** Strength of the coolant (1). */
+  public static final double STRENGTH = CoolantMixture.USUAL_STRENGTH;
 
   /** Coolant of a car or small van (mL) (our judgement, untested). */
   public static final double LIQUID = 8000;

@@ -1,6 +1,6 @@
 package gotera.pressure.trace;
 
-import java.util.Optional;
+import gotera.word.Worded;
 import java.util.OptionalDouble;
 
 /**
@@ -12,49 +12,34 @@ import java.util.OptionalDouble;
  */
 public record TraceEvent(double seconds, Kind kind, OptionalDouble millilitres) {
 
+  /** A clock that people read may be so much ahead (s) (our judgement, untested). */
+  public static final double CLOCKS_APART = 5;
+
+  /** Readings nearer than this are of one moment (s) (our judgement, untested). */
+  public static final double ONE_MOMENT = 0.05;
+
   /** An event without a volume. */
   public static TraceEvent at(double seconds, Kind kind) {
     return new TraceEvent(seconds, kind, OptionalDouble.empty());
   }
 
   /** What can happen during a pressure test. */
-  public enum Kind {
+  public enum Kind implements Worded {
     /** The pump was worked. */
-    PUMPED("pumped"),
+    PUMPED,
     /** The valve to the pump was shut: the hold begins. */
-    VALVE_SHUT("valve-shut"),
+    VALVE_SHUT,
     /** Someone squeezed a hose. */
-    SQUEEZED("squeezed"),
+    SQUEEZED,
     /** A measured volume was let out under pressure. */
-    DRAW("draw"),
+    DRAW,
     /** A drop was seen. */
-    DROP_SEEN("drop-seen"),
+    DROP_SEEN,
     /** The first bead on a dried place was seen. */
-    FIRST_BEAD("first-bead"),
+    FIRST_BEAD,
     /** The place of the leak was seen. */
-    PLACE_SEEN("place-seen"),
+    PLACE_SEEN,
     /** The pressure was let off: the test is over. */
-    RELEASED("released");
-
-    private final String word;
-
-    Kind(String word) {
-      this.word = word;
-    }
-
-    /** The word for it in files, addresses and messages. */
-    public String word() {
-      return word;
-    }
-
-    /** The kind a word means. */
-    public static Optional<Kind> of(String word) {
-      for (Kind kind : values()) {
-        if (kind.word.equals(word)) {
-          return Optional.of(kind);
-        }
-      }
-      return Optional.empty();
-    }
+    RELEASED;
   }
 }

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import gotera.testkit.Close;
 import gotera.testkit.Seeds;
+import gotera.word.Worded;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Random;
@@ -43,9 +44,9 @@ class TraceTests {
   @Test
   void theWordsOfEventsAreUnderstood() {
     for (TraceEvent.Kind kind : TraceEvent.Kind.values()) {
-      assertThat(TraceEvent.Kind.of(kind.word())).contains(kind);
+      assertThat(Worded.of(TraceEvent.Kind.class, kind.word())).contains(kind);
     }
-    assertThat(TraceEvent.Kind.of("shouted")).isEmpty();
+    assertThat(Worded.of(TraceEvent.Kind.class, "shouted")).isEmpty();
   }
 
   @Test

@@ -1,5 +1,6 @@
 package gotera.web.cap;
 
+import gotera.cap.BoilingReserve;
 import gotera.cap.CapTest;
 import gotera.coolant.BoilingPoint;
 import gotera.coolant.CoolantMixture;
@@ -40,10 +41,6 @@ import org.springframework.web.bind.annotation.PostMapping;
 /** The cap's page. */
 @Controller
 class CapController {
-  private static final double USUAL_STRENGTH = 0.5;
-
-  /** Hottest an engine in order runs (°C) (our judgement, untested; the maker's figure first). */
-  private static final double HOTTEST = 105;
 
   private final CapService caps;
   private final JobService jobs;
@@ -193,33 +190,39 @@ class CapController {
   }
 
   private String line(JobView job, CapRecord cap, Figures figures) {
-    CoolantMixture coolant = new CoolantMixture(job.strength().orElse(USUAL_STRENGTH));
+    CoolantMixture coolant =
+        new CoolantMixture(job.strength().orElse(CoolantMixture.USUAL_STRENGTH));
     AbsolutePressure air =
         AbsolutePressure.atAltitude(
             Objects.requireNonNullElse(cap.altitudeMetres, workshop.altitude()));
     List<BoilingLine.Mark> marks = new ArrayList<>();
     marks.add(
-        mark("hottest", HOTTEST, words.say("boiling.hottest", figures.temperature(HOTTEST, 0))));
+        mark(
+            "hottest",
+            BoilingReserve.HOTTEST,
+            words.say("boiling.hottest", figures.temperature(BoilingReserve.HOTTEST, 0))));
     double open = BoilingPoint.of(coolant, air).celsius();
     marks.add(mark("open", open, words.say("boiling.open", figures.temperature(open, 0))));
     if (cap.openingKpa != null) {
-      double now = BoilingPoint.of(coolant, new GaugePressure(cap.openingKpa).above(air)).celsius();
+      BoilingReserve now = BoilingReserve.under(new GaugePressure(cap.openingKpa), air, coolant);
       marks.add(
           mark(
               "now",
-              now,
+              now.boils(),
               words.say(
-                  "boiling.now", figures.temperature(now, 0), Figures.fixed(now - HOTTEST, 0))));
+                  "boiling.now",
+                  figures.temperature(now.boils(), 0),
+                  Figures.fixed(now.reserve(), 0))));
     }
-    double right = BoilingPoint.of(coolant, new GaugePressure(cap.ratedKpa).above(air)).celsius();
+    BoilingReserve right = BoilingReserve.under(new GaugePressure(cap.ratedKpa), air, coolant);
     marks.add(
         mark(
             "right",
-            right,
+            right.boils(),
             words.say(
                 "boiling.right",
-                figures.temperature(right, 0),
-                Figures.fixed(right - HOTTEST, 0),
+                figures.temperature(right.boils(), 0),
+                Figures.fixed(right.reserve(), 0),
                 figures.pressure(cap.ratedKpa))));
     return BoilingLine.of(marks, words.say("boiling.name"));
   }
@@ -230,11 +233,12 @@ class CapController {
 
   /** What the cap does for the boiling point where the workshop is. */
   private String boils(JobView job, CapFacts cap, Figures figures) {
-    CoolantMixture coolant = new CoolantMixture(job.strength().orElse(USUAL_STRENGTH));
+    CoolantMixture coolant =
+        new CoolantMixture(job.strength().orElse(CoolantMixture.USUAL_STRENGTH));
     AbsolutePressure air = AbsolutePressure.atAltitude(workshop.altitude());
     return words.say(
         job.strength().isPresent() ? "cap.boils" : "cap.boils-assumed",
-        Figures.plain(100 * coolant.strength()),
+        Figures.percent(coolant.strength()),
         figures.temperature(BoilingPoint.of(coolant, cap.rated().above(air)).celsius(), 0),
         figures.temperature(BoilingPoint.of(coolant, air).celsius(), 0),
         Figures.plain(workshop.altitude()));

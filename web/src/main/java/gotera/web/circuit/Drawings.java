@@ -92,8 +92,9 @@ public class Drawings {
                         .findFirst())
             .orElse(name);
     StringBuilder spoken = new StringBuilder(name + ", " + words.say("saw." + saw));
-    if (suspicion >= 0.01) {
-      spoken.append(", ").append(words.say("find.suspected", Math.round(100 * suspicion)));
+    long percent = Math.round(100 * suspicion);
+    if (percent > 0) {
+      spoken.append(", ").append(words.say("find.suspected", percent));
     }
     if (glow != Glow.NONE) {
       spoken.append(", ").append(words.say("dye.glow." + glow.name().toLowerCase(Locale.ROOT)));

@@ -1,5 +1,6 @@
 package gotera.web.equipment;
 
+import gotera.pressure.setup.Usual;
 import gotera.pressure.trace.Gauge;
 import java.time.Instant;
 import java.time.LocalDate;
@@ -42,9 +43,6 @@ public record EquipmentView(
     boolean retired,
     Optional<OwnLeak> ownLeak,
     int version) {
-  /** Standard uncertainty of a wander of the zero where none is known (kPa; format default). */
-  private static final double USUAL_ZERO_DRIFT = 0.1;
-
   /**
    * A check against a plug.
    *
@@ -63,9 +61,9 @@ public record EquipmentView(
   public Gauge gauge(LocalDate day) {
     return new Gauge(
         resolution.orElseThrow(),
-        repeatability.orElse(resolution.orElseThrow() / 2),
+        repeatability.orElse(Usual.REPEATABILITY * resolution.orElseThrow()),
         rangeKpa,
-        zeroDrift.orElse(USUAL_ZERO_DRIFT),
+        zeroDrift.orElse(Usual.ZERO_DRIFT),
         calibrated(day));
   }
 }

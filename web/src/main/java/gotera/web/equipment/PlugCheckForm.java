@@ -22,7 +22,6 @@ import java.util.OptionalDouble;
  */
 record PlugCheckForm(String before, String after, String lasted) {
   static final PlugCheckForm EMPTY = new PlugCheckForm("", "", "");
-  private static final double SHORTEST = 0.5; // min
 
   /** Everything absent is empty. */
   PlugCheckForm {
@@ -37,7 +36,7 @@ record PlugCheckForm(String before, String after, String lasted) {
     OptionalDouble to = problems.kilopascals("after", after, shown, Range.PRESSED);
     Optional<Double> minutes =
         problems.take("lasted", lasted, Typed.duration(lasted)).map(PlugCheckForm::minutes);
-    if (minutes.isPresent() && minutes.get() < SHORTEST) {
+    if (minutes.isPresent() && minutes.get() < PlugCheck.SHORTEST) {
       problems.add("lasted", "problem.plug-check-time", lasted);
     }
     if (minutes.isPresent() && !Range.TRACE_LENGTH.holds(60 * minutes.get())) {

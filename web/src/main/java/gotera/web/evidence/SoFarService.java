@@ -158,11 +158,10 @@ class SoFarService implements JobPageContributor, JobHeadline, Suspicion {
                 ? explained.get(counted)
                 : site.flow().get().rate().millilitresPerMinute();
         counted++;
-        // the drop size is uncertain by 25 % (standard), so ± is about half of it at 95 %
         flow =
-            Figures.rate(rate, 0.25 * rate)
+            Figures.rate(rate, LeakBalance.DROP_SIZE_U * rate)
                 + " \u00b1 "
-                + Figures.halfWidth(0.25 * rate)
+                + Figures.halfWidth(LeakBalance.DROP_SIZE_U * rate)
                 + " mL/min";
       }
       sites.add(

@@ -1,5 +1,6 @@
 package gotera.web.fill;
 
+import gotera.coolant.CoolantMixture;
 import gotera.pressure.compliance.Draw;
 import gotera.refill.FillAccount;
 import gotera.web.finding.Finding;
@@ -27,9 +28,6 @@ import org.springframework.stereotype.Service;
 public class FillService implements StepReporter {
   private static final String CHECK = "fill";
   private static final String MEASURED = "strength";
-
-  /** Strength where nobody has said (common practice, no source). */
-  private static final double USUAL_STRENGTH = 0.5;
 
   private final FindingService findings;
   private final PressureService tests;
@@ -142,7 +140,7 @@ public class FillService implements StepReporter {
     return Optional.of(
         FillAccount.of(
             job.liquidMl().getAsDouble(),
-            job.strength().orElse(USUAL_STRENGTH),
+            job.strength().orElse(CoolantMixture.USUAL_STRENGTH),
             lines(jobId).stream()
                 .map(l -> l.kind().entry(l.millilitres(), l.strength()))
                 .toList()));

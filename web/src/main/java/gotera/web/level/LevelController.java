@@ -1,9 +1,8 @@
 package gotera.web.level;
 
 import gotera.coolant.CoolantMixture;
-import gotera.coolant.Expansion;
 import gotera.level.LevelWatch;
-import gotera.quantity.Temperature;
+import gotera.uncertainty.DecisionLimits;
 import gotera.web.job.JobPlace;
 import gotera.web.job.JobService;
 import gotera.web.job.JobView;
@@ -16,7 +15,6 @@ import java.security.Principal;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
-import java.util.OptionalDouble;
 import java.util.UUID;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -28,15 +26,6 @@ import org.springframework.web.bind.annotation.PostMapping;
 /** The level watch of a job: a leak rate without a pressure tester. */
 @Controller
 class LevelController {
-  /** Coolant of a vehicle whose volume is not known (mL) (our judgement, untested). */
-  private static final double USUAL_LIQUID = 8000;
-
-  private static final double MARK_U = 1; // mm, two readings of a mark (our judgement, untested)
-  private static final double TOP_UP_U = 0.05; // of what was put in (our judgement, untested)
-  private static final double READ_U = 1.5; // K, two readings (our judgement, untested)
-  private static final double UNREAD_U = 5; // K, both about the room's (our judgement, untested)
-  private static final double COLD = 20; // °C
-
   private final LevelService marks;
   private final JobService jobs;
   private final Words words;
@@ -87,7 +76,7 @@ class LevelController {
     model.addAttribute("first", all.isEmpty());
     model.addAttribute("problems", problems);
     model.addAttribute("rows", rows(all, job, figures));
-    if (all.size() > 1 && hours(all) > 0) {
+    if (all.size() > 1 && hasHours(all)) {
       LevelWatch watch = watch(all, job);
       model.addAttribute(
           "statement",
@@ -98,8 +87,8 @@ class LevelController {
           words.say(
               "level.from",
               figures.volume(watch.missing()),
-              figures.volume(1.96 * watch.missingU()),
-              Figures.plain(watch.minutes() / 60)));
+              figures.volume(DecisionLimits.halfWidth(watch.missingU())),
+              Figures.plain(watch.hours())));
     }
     return "level/watch";
   }
@@ -117,7 +106,7 @@ class LevelController {
               i == 0 ? "" : Figures.plain(mark.hotHours) + " h",
               i == 0
                   ? words.say("level.first")
-                  : hours(all.subList(0, i + 1)) > 0
+                  : hasHours(all.subList(0, i + 1))
                       ? says(watch(all.subList(0, i + 1), job))
                       : words.say("level.no-hours")));
     }
@@ -132,32 +121,17 @@ class LevelController {
         Figures.bound(watch.upper()));
   }
 
-  /** Hours hot since the first of these. */
-  private static double hours(List<LevelMarkRecord> of) {
-    return of.stream().skip(1).mapToDouble(m -> m.hotHours).sum();
+  private static boolean hasHours(List<LevelMarkRecord> of) {
+    return LevelWatch.hotHours(marks(of)) > 0;
   }
 
-  /** From the first mark to the last of these. */
+  private static List<LevelWatch.Mark> marks(List<LevelMarkRecord> of) {
+    return of.stream().map(LevelMarkRecord::mark).toList();
+  }
+
   private static LevelWatch watch(List<LevelMarkRecord> of, JobView job) {
-    LevelMarkRecord first = of.get(0);
-    LevelMarkRecord last = of.get(of.size() - 1);
-    double put = of.stream().skip(1).mapToDouble(m -> m.toppedUpMl).sum();
-    double hours = hours(of);
-    Double then = first.celsius;
-    Double now = last.celsius;
-    OptionalDouble warmer =
-        then != null && now != null ? OptionalDouble.of(now - then) : OptionalDouble.empty();
-    CoolantMixture coolant = new CoolantMixture(job.strength().orElse(0.5));
-    return new LevelWatch(
-        last.areaSquareCentimetres,
-        first.levelMm - last.levelMm,
-        MARK_U,
-        put,
-        TOP_UP_U * put,
-        60 * hours,
-        warmer.orElse(0),
-        warmer.isPresent() ? READ_U : UNREAD_U,
-        Expansion.againstCastings(coolant, Temperature.ofCelsius(COLD))
-            * job.liquidMl().orElse(USUAL_LIQUID));
+    CoolantMixture coolant =
+        new CoolantMixture(job.strength().orElse(CoolantMixture.USUAL_STRENGTH));
+    return LevelWatch.of(marks(of), coolant, job.liquidMl());
   }
 }

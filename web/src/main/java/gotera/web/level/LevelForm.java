@@ -1,10 +1,10 @@
 package gotera.web.level;
 
+import gotera.level.LevelWatch;
 import gotera.range.Range;
 import gotera.web.shell.Entry;
 import gotera.web.shell.FieldProblems;
 import gotera.web.shell.Figures;
-import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;
@@ -33,9 +33,6 @@ record LevelForm(
     String hotSince,
     String readOn,
     String readTime) {
-  /** Nobody writes a mark down later than this (our judgement). */
-  private static final Duration LONGEST_AGO = Duration.ofDays(366);
-
   /** Everything absent is empty. */
   LevelForm {
     tankArea = Entry.text(tankArea, 20);
@@ -61,7 +58,7 @@ record LevelForm(
     try {
       LocalTime time = readTime.isEmpty() ? LocalTime.NOON : LocalTime.parse(readTime);
       Instant at = LocalDate.parse(readOn).atTime(time).atZone(ZoneId.systemDefault()).toInstant();
-      if (at.isAfter(now) || at.isBefore(now.minus(LONGEST_AGO))) {
+      if (at.isAfter(now) || at.isBefore(now.minus(LevelWatch.LONGEST_AGO))) {
         problems.add("readOn", "problem.day-ahead", readOn);
       }
       return Optional.of(at);

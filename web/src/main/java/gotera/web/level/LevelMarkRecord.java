@@ -1,10 +1,12 @@
 package gotera.web.level;
 
+import gotera.level.LevelWatch;
 import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
+import java.util.OptionalDouble;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
@@ -27,6 +29,11 @@ class LevelMarkRecord {
   String writtenBy;
   @Nullable Instant withdrawnAt;
   @Nullable String withdrawnBy;
+
+  LevelWatch.Mark mark() {
+    OptionalDouble read = celsius == null ? OptionalDouble.empty() : OptionalDouble.of(celsius);
+    return new LevelWatch.Mark(areaSquareCentimetres, levelMm, toppedUpMl, hotHours, read);
+  }
 
   @SuppressWarnings("NullAway.Init")
   protected LevelMarkRecord() {}

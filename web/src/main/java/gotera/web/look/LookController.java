@@ -2,7 +2,6 @@ package gotera.web.look;
 
 import gotera.circuit.Circuit;
 import gotera.circuit.Circuit.Joint;
-import gotera.evidence.PlaceFacts;
 import gotera.look.LookState;
 import gotera.look.Sight;
 import gotera.range.Range;
@@ -44,9 +43,6 @@ import org.springframework.web.bind.annotation.RequestParam;
 @Controller
 class LookController {
   private static final List<String> STATES = Worded.words(LookState.class);
-
-  /** Joints above this height are looked at from above (sheet units; our judgement, untested). */
-  private static final double FROM_ABOVE = 330;
 
   private final CircuitService circuits;
   private final CircuitWords names;
@@ -183,16 +179,10 @@ class LookController {
     List<Joint> order = new ArrayList<>(circuit.joints());
     order.sort(
         Comparator.comparingDouble(
-            (Joint j) -> -suspected.getOrDefault(j.code(), 0.0) / minutes(j.code())));
+            (Joint j) ->
+                -suspected.getOrDefault(j.code(), 0.0)
+                    / Vocabulary.published().facts(j.code()).minutes()));
     return order;
-  }
-
-  private static double minutes(String joint) {
-    return Vocabulary.published()
-        .place(joint)
-        .or(() -> Vocabulary.published().place("added.joint"))
-        .map(PlaceFacts::minutes)
-        .orElse(1.0);
   }
 
   private List<Place> places(
@@ -202,7 +192,7 @@ class LookController {
       Map<String, LeakSite> wetElsewhere,
       boolean above) {
     return order.stream()
-        .filter(j -> j.at().y() < FROM_ABOVE == above)
+        .filter(j -> j.isSeenFromAbove() == above)
         .map(
             j -> {
               Optional<LeakSite> site = Optional.ofNullable(seen.get(j.code()));

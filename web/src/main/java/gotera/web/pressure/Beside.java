@@ -61,7 +61,7 @@ class Beside {
                     ? "\u2264 " + Figures.bound(hot * rate.upper())
                     : words.say("verdict.no-bound"),
             Figures.fixed(hot, 1),
-            Figures.plain(100 * test.conditions().coolant().strength())));
+            Figures.percent(test.conditions().coolant().strength())));
     complaint(beside, test, rate, figures);
   }
 

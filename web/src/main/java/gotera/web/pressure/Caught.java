@@ -1,7 +1,6 @@
 package gotera.web.pressure;
 
 import gotera.balance.SiteFlow;
-import gotera.quantity.Volume;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
@@ -16,18 +15,10 @@ import java.util.UUID;
  *     test, which may be weeks and says nothing of a rate
  */
 public record Caught(Optional<UUID> id, String place, double millilitres, OptionalDouble minutes) {
-  /** Standard uncertainty of a volume drawn out of a cylinder (mL) (our judgement, untested). */
-  private static final double VOLUME_U = 1;
-
   /** The flow it tells, if it gathered in a known time. */
   public Optional<SiteFlow> flow() {
     return minutes.isPresent()
-        ? Optional.of(
-            new SiteFlow.Caught(
-                new Volume(millilitres),
-                minutes.getAsDouble(),
-                VOLUME_U / minutes.getAsDouble(),
-                Optional.empty()))
+        ? Optional.of(SiteFlow.Caught.drawn(millilitres, minutes.getAsDouble()))
         : Optional.empty();
   }
 }

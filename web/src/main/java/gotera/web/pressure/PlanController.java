@@ -16,6 +16,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
+import java.util.stream.IntStream;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -27,6 +28,9 @@ import org.springframework.web.util.UriComponentsBuilder;
 @Controller
 class PlanController {
   private static final int POINTS = 25;
+
+  /** Of so many points one stands in the table. */
+  private static final int TABLED = 5;
 
   private final PressureService tests;
   private final CapService caps;
@@ -130,13 +134,11 @@ class PlanController {
     double limit = reading.purpose().usual();
     OptionalDouble shortest = reading.plan().shortest(limit);
     List<Plan.Point> points = new ArrayList<>();
-    double longest = 15;
     double most = Math.max(Usual.MOST_PLANNED_AIR, reading.air());
     for (int i = 1; i <= POINTS; i++) {
       double air = most * i / POINTS;
       OptionalDouble minutes = reading.hold().with(air).shortest(limit);
       points.add(new Plan.Point(air, minutes));
-      longest = Math.max(longest, Math.min(60, minutes.orElse(0)));
     }
     String drawing =
         PlanDrawing.of(
@@ -144,7 +146,6 @@ class PlanController {
                 points,
                 reading.air(),
                 shortest,
-                longest,
                 new Plan.Words(
                     words.say("plan.title"),
                     words.say("plan.air"),
@@ -161,8 +162,8 @@ class PlanController {
         words.say(
             "plan.from",
             Figures.fixed(reading.plan().thermalSensitivity(), 1),
-            Figures.fixed(1.96 * reading.plan().driftU(), 3),
-            Figures.fixed(196 * reading.plan().system().relativeUncertainty(), 0)));
+            Figures.driftHalfWidth(reading.plan().driftU()),
+            Figures.halfWidthPercent(reading.plan().system().relativeUncertainty())));
   }
 
   private List<String> sentences(PlanReading reading, OptionalDouble shortest, Figures figures) {
@@ -182,11 +183,11 @@ class PlanController {
                 Figures.fixed(100 * left, 0),
                 Figures.fixed(100 * TestPlan.PRESSURE_LEFT, 0)));
       }
-      double before = Math.max(2 * plan.intervalMinutes(), minutes / 4);
+      double before = plan.shorter(minutes);
       sentences.add(
           words.say(
               "plan.shorter",
-              Figures.plain(Math.round(before * 10) / 10.0),
+              Figures.plain(before),
               Figures.bound(plan.after(before).detection())));
     } else if (plan.temperatureForbids(limit)) {
       OptionalDouble hours = plan.stand(limit);
@@ -197,7 +198,7 @@ class PlanController {
     } else {
       sentences.add(words.say("plan.gauge-or-air"));
     }
-    if (plan.system().relativeUncertainty() > 0.15) {
+    if (plan.wantsMeasuredAir()) {
       sentences.add(words.say("plan.measure"));
     }
     reading
@@ -215,8 +216,9 @@ class PlanController {
   }
 
   private List<TableRow> table(List<Plan.Point> points, Figures figures) {
-    return points.stream()
-        .filter(p -> p.air() % 120 == 0)
+    return IntStream.range(0, points.size())
+        .filter(i -> i % TABLED == TABLED - 1)
+        .mapToObj(points::get)
         .map(
             p ->
                 new TableRow(

@@ -115,7 +115,7 @@ record PlanForm(
         "",
         "0",
         figures.volumeField(job.liquidMl().orElse(Usual.LIQUID)),
-        Figures.plain(100 * job.strength().orElse(Usual.STRENGTH)),
+        Figures.percent(job.strength().orElse(Usual.STRENGTH)),
         phase == Phase.RE_TEST ? "sign-off" : "repair",
         rule.map(r -> figures.pressureField(r.pressure().kilopascals())).orElse(""),
         rule.map(r -> Figures.full(r.minutes())).orElse(""),

@@ -9,6 +9,7 @@ import gotera.web.shell.Identifiers;
 import gotera.web.shell.NotFound;
 import gotera.web.shell.Pages;
 import gotera.web.shell.Words;
+import gotera.word.Worded;
 import java.security.Principal;
 import java.util.List;
 import java.util.Map;
@@ -81,7 +82,7 @@ class PressureController {
       RedirectAttributes once,
       Model model) {
     TraceEvent.Kind event =
-        TraceEvent.Kind.of(kind).orElseThrow(() -> new NotFound("event " + kind));
+        Worded.of(TraceEvent.Kind.class, kind).orElseThrow(() -> new NotFound("event " + kind));
     Optional<Object> refused =
         entered(testId, form, Optional.of(event), figures, principal, once, model);
     if (refused.isPresent()) {

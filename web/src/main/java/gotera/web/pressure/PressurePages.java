@@ -15,6 +15,7 @@ import gotera.pressure.trace.Trace;
 import gotera.pressure.trace.TraceEvent;
 import gotera.pressure.verdict.Reason;
 import gotera.uncertainty.Contribution;
+import gotera.uncertainty.DecisionLimits;
 import gotera.web.pressure.PressurePage.Origin;
 import gotera.web.pressure.PressurePage.Pad;
 import gotera.web.pressure.PressurePage.Row;
@@ -249,7 +250,7 @@ public class PressurePages {
                       case MINUTES -> Figures.plain(Math.ceil(r.figure()));
                       case AIR -> figures.volume(r.figure());
                       case GAUGE -> figures.step(r.figure());
-                      case TEMPERATURE -> Figures.twoDigits(1.96 * r.figure());
+                      case TEMPERATURE -> Figures.twoDigits(DecisionLimits.halfWidth(r.figure()));
                     }))
         .toList();
   }
@@ -262,7 +263,7 @@ public class PressurePages {
             "compliance.said",
             figures.volume(a.trappedAir().millilitres()),
             Figures.twoDigits(a.hose()),
-            Figures.fixed(196 * a.relativeUncertainty(), 0),
+            Figures.halfWidthPercent(a.relativeUncertainty()),
             words.say("compliance." + a.source().word()));
     return new PressurePage.ComplianceShown(
         said,
@@ -300,7 +301,7 @@ public class PressurePages {
         "compliance.kept",
         figures.volume(kept.airAndHoses().trappedAir().millilitres()),
         Figures.twoDigits(kept.airAndHoses().hose()),
-        Figures.fixed(196 * kept.airAndHoses().relativeUncertainty(), 0),
+        Figures.halfWidthPercent(kept.airAndHoses().relativeUncertainty()),
         words.say("pressure." + from.phase().word() + ".title", from.number()),
         figures.volume(kept.drawn()));
   }
@@ -396,7 +397,7 @@ public class PressurePages {
             "compliance",
             Figures.twoDigits(rate.compliance())
                 + " mL/kPa \u00b1 "
-                + Figures.fixed(196 * rate.airAndHoses().relativeUncertainty(), 0)
+                + Figures.halfWidthPercent(rate.airAndHoses().relativeUncertainty())
                 + " %",
             figures.volume(rate.airAndHoses().trappedAir().millilitres()),
             Figures.plain(rate.airAndHoses().hose()),
@@ -405,12 +406,12 @@ public class PressurePages {
             "thermal",
             Figures.fixed(rate.thermalSensitivity(), 2) + " mL/K",
             figures.volume(test.conditions().liquid().millilitres()),
-            Figures.plain(test.conditions().coolant().strength() * 100)),
+            Figures.percent(test.conditions().coolant().strength())),
         origin(
             "drift",
             Figures.fixed(rate.drift(), 3)
                 + " \u00b1 "
-                + Figures.fixed(1.96 * rate.driftU(), 3)
+                + Figures.driftHalfWidth(rate.driftU())
                 + " K/min",
             words.say(
                 rate.preHold()

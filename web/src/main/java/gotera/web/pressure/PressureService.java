@@ -1,9 +1,6 @@
 package gotera.web.pressure;
 
 import gotera.cap.TestLimit;
-import gotera.formats.HoldJson;
-import gotera.formats.ReadOutcome;
-import gotera.formats.ResultJson;
 import gotera.pressure.PressureTest;
 import gotera.pressure.setup.CompletedHold;
 import gotera.pressure.setup.EarlierHolds;
@@ -128,7 +125,7 @@ public class PressureService {
             + 1;
     PressureTestRecord test =
         new PressureTestRecord(identifiers.next(), jobId, phase, number, clock.instant(), by);
-    describe(test, hold);
+    test.hold = HoldText.of(hold);
     test.readingMode = readingMode;
     test.testedLoop = loop;
     tests.save(test);
@@ -143,20 +140,11 @@ public class PressureService {
     if (test.finishedAt != null) {
       return Added.FINISHED;
     }
-    describe(test, hold);
+    test.hold = HoldText.of(hold);
     test.readingMode = readingMode;
     test.testedLoop = loop;
     tests.save(test);
     return counted(test);
-  }
-
-  /** Nothing is stored that cannot be read back. */
-  private static void describe(PressureTestRecord test, HoldSetup hold) {
-    String json = HoldJson.write(hold);
-    if (!(HoldJson.read(json) instanceof ReadOutcome.Accepted)) {
-      throw new IllegalArgumentException("a description that cannot be read back: " + json);
-    }
-    test.hold = json;
   }
 
   /** The test; not found where there is none, or where it cannot be read. */
@@ -300,7 +288,7 @@ public class PressureService {
             .toList();
     OptionalDouble minutes =
         EarlierHolds.minutesSinceHigher(others, clock.instant(), trace.gauge(trace.size() - 1));
-    describe(test, disturbed(description(test), minutes));
+    test.hold = HoldText.of(disturbed(HoldText.read(test.hold), minutes));
   }
 
   private static HoldSetup disturbed(HoldSetup hold, OptionalDouble minutes) {
@@ -382,7 +370,7 @@ public class PressureService {
     if (test.finishedAt != null) {
       return Added.FINISHED;
     }
-    describe(test, change.apply(description(test)));
+    test.hold = HoldText.of(change.apply(HoldText.read(test.hold)));
     tests.save(test);
     return counted(test);
   }
@@ -393,19 +381,17 @@ public class PressureService {
   public void on(CapChanged changed) {
     TestLimit limit = changed.cap().limit();
     for (PressureTestRecord t : records(changed.jobId())) {
-      if (t.finishedAt == null
-          && HoldJson.read(t.hold) instanceof ReadOutcome.Accepted<HoldSetup> hold) {
+      Optional<HoldSetup> hold = readable(t).map(PressureTestView::hold);
+      if (t.finishedAt == null && hold.isPresent()) {
         PressureTestRecord test = locked(t.id);
-        describe(
-            test,
-            hold.value()
-                .with(
-                    hold.value()
-                        .limits()
-                        .under(
-                            changed.cap().rated().kilopascals(),
-                            limit.pressure().kilopascals(),
-                            limit.source() != TestLimit.Source.CAP)));
+        HoldSetup.Limits under =
+            hold.get()
+                .limits()
+                .under(
+                    changed.cap().rated().kilopascals(),
+                    limit.pressure().kilopascals(),
+                    limit.source() != TestLimit.Source.CAP);
+        test.hold = HoldText.of(hold.get().with(under));
         tests.save(test);
       }
     }
@@ -476,11 +462,7 @@ public class PressureService {
         view.id(),
         view.result().estimator(),
         view.result().verdict().word(),
-        ResultJson.line(
-            view.id().toString(),
-            view.result(),
-            view.hold(),
-            new CompletedHold(view.conditions(), view.assumed())),
+        HoldText.result(view),
         VerdictArchive.write(view.result(), view.conditions(), view.assumed()),
         clock.instant());
   }
@@ -557,7 +539,7 @@ public class PressureService {
 
   private PressureTestView read(PressureTestRecord test) {
     Trace trace = traces.read(test.id);
-    HoldSetup hold = description(test);
+    HoldSetup hold = HoldText.read(test.hold);
     Optional<VerdictArchive.Stored> given =
         test.finishedAt == null
             ? Optional.empty()
@@ -586,14 +568,6 @@ public class PressureService {
             .orElseGet(() -> new PressureTest(trace, completed.conditions()).analyse()),
         test.writtenLater,
         test.version == null ? 0 : test.version);
-  }
-
-  private static HoldSetup description(PressureTestRecord test) {
-    ReadOutcome<HoldSetup> read = HoldJson.read(test.hold);
-    if (read instanceof ReadOutcome.Accepted<HoldSetup> hold) {
-      return hold.value();
-    }
-    throw new Unreadable(((ReadOutcome.Rejected<HoldSetup>) read).problems().get(0).sentence());
   }
 
   private PressureTestRecord record(UUID testId) {

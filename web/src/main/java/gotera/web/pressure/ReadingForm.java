@@ -1,6 +1,7 @@
 package gotera.web.pressure;
 
 import gotera.pressure.law.Medium;
+import gotera.pressure.trace.TraceEvent;
 import gotera.quantity.Typed;
 import gotera.range.Range;
 import gotera.web.shell.Entry;
@@ -31,9 +32,6 @@ record ReadingForm(
     String later,
     String entryId) {
   static final ReadingForm EMPTY = new ReadingForm("", "", "", "", "", "", "");
-
-  /** A clock that people read may be so much ahead (s) (our judgement). */
-  private static final double AHEAD = 5;
 
   /** Everything absent is empty. */
   ReadingForm {
@@ -83,7 +81,7 @@ record ReadingForm(
             entry().orElse(fresh),
             new TraceStore.Reading(seconds.getAsDouble(), pressure.getAsDouble(), celsius),
             !at.isEmpty(),
-            seconds.getAsDouble() > now + AHEAD));
+            seconds.getAsDouble() > now + TraceEvent.CLOCKS_APART));
   }
 
   private OptionalDouble seconds(FieldProblems problems, PressureTestView test, double now) {
@@ -102,7 +100,7 @@ record ReadingForm(
       return OptionalDouble.empty();
     }
     double seconds = test.origin() + (before ? -length : length);
-    if (seconds > now + AHEAD && !test.writtenLater() && later.isEmpty()) {
+    if (seconds > now + TraceEvent.CLOCKS_APART && !test.writtenLater() && later.isEmpty()) {
       problems.add(
           "at", "problem.ahead-of-clock", at, Figures.minutesAndSeconds(now - test.origin()));
       return OptionalDouble.empty();
@@ -133,7 +131,7 @@ record ReadingForm(
     boolean vacuum = test.conditions().medium() == Medium.VACUUM;
     double kilopascals = vacuum ? -Math.abs(typed.getAsDouble()) : typed.getAsDouble();
     double limit = test.conditions().limit().pressure().kilopascals();
-    if (kilopascals > 1.05 * limit && confirmed.isEmpty()) {
+    if (test.conditions().limit().isFarExceededBy(kilopascals) && confirmed.isEmpty()) {
       problems.add(
           "gauge", "problem.above-limit", figures.pressure(kilopascals), figures.pressure(limit));
       return OptionalDouble.empty();

@@ -1,8 +1,7 @@
 package gotera.web.pressure;
 
-import java.util.Collections;
-import java.util.LinkedHashMap;
-import java.util.Map;
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
@@ -13,21 +12,20 @@ import org.springframework.stereotype.Component;
  */
 @Component
 class SealedTests {
-  private static final int MOST = 200;
+  /** Readings kept, together: a few tens of megabytes. */
+  private static final long MOST_READINGS = 1_000_000;
 
-  private final Map<UUID, PressureTestView> views =
-      Collections.synchronizedMap(
-          new LinkedHashMap<>(16, 0.75f, true) {
-            private static final long serialVersionUID = 1L;
+  /** A test without readings takes as much room as so many of them. */
+  private static final int BESIDES = 200;
 
-            @Override
-            protected boolean removeEldestEntry(Map.Entry<UUID, PressureTestView> eldest) {
-              return size() > MOST;
-            }
-          });
+  private final Cache<UUID, PressureTestView> views =
+      Caffeine.newBuilder()
+          .maximumWeight(MOST_READINGS)
+          .weigher((UUID id, PressureTestView view) -> BESIDES + view.trace().size())
+          .build();
 
   Optional<PressureTestView> of(UUID testId) {
-    return Optional.ofNullable(views.get(testId));
+    return Optional.ofNullable(views.getIfPresent(testId));
   }
 
   /** Keeps a view if its test is sealed. */
@@ -39,6 +37,6 @@ class SealedTests {
   }
 
   void clear() {
-    views.clear();
+    views.invalidateAll();
   }
 }

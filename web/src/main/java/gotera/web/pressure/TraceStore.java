@@ -5,6 +5,7 @@ import gotera.pressure.trace.TraceEvent;
 import gotera.range.Range;
 import gotera.web.shell.Hashes;
 import gotera.web.shell.Identifiers;
+import gotera.word.Worded;
 import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
@@ -30,8 +31,6 @@ import org.springframework.stereotype.Component;
  */
 @Component
 class TraceStore {
-  /** Readings at the same moment cannot both be (s). */
-  private static final double SAME = 0.05;
 
   private final TraceBlockRecords blocks;
   private final TraceEventRecords events;
@@ -119,7 +118,7 @@ class TraceStore {
     List<KeptEvent> happened = new ArrayList<>();
     for (TraceEventRecord e : events.findByPressureTestIdAndWithdrawnAtIsNullOrderById(testId)) {
       TraceEvent.Kind kind =
-          TraceEvent.Kind.of(e.kind)
+          Worded.of(TraceEvent.Kind.class, e.kind)
               .orElseThrow(() -> new Unreadable("event " + e.id + " is of no kind"));
       Double millilitres = e.millilitres;
       happened.add(
@@ -189,7 +188,7 @@ class TraceStore {
   }
 
   private static boolean taken(List<Kept> readings, double seconds) {
-    return readings.stream().anyMatch(r -> Math.abs(r.seconds() - seconds) < SAME);
+    return readings.stream().anyMatch(r -> Math.abs(r.seconds() - seconds) < TraceEvent.ONE_MOMENT);
   }
 
   private static boolean tooFar(List<Kept> readings, double seconds) {

@@ -68,7 +68,7 @@ public class VerdictWords {
     return result
         .rate()
         .map(r -> 1 - accepted / Math.max(accepted, Math.max(r.upper(), r.limits().detection())))
-        .orElse(0.8);
+        .orElse(VerdictShape.MOST_MISSING);
   }
 
   private String headline(PressureTestResult result) {
@@ -142,7 +142,7 @@ public class VerdictWords {
               : TEMPERATURES.contains(reason.code())
                   ? figures.temperature(number, 0)
                   : reason.code() == Code.COMPLIANCE_UNSURE
-                      ? Figures.fixed(196 * number, 0)
+                      ? Figures.halfWidthPercent(number)
                       : Double.isFinite(number)
                           ? Figures.twoDigits(number)
                           : words.say("verdict.no-bound"));

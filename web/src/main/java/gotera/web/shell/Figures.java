@@ -3,6 +3,7 @@ package gotera.web.shell;
 import gotera.quantity.PressureUnit;
 import gotera.quantity.Units;
 import gotera.quantity.VolumeUnit;
+import gotera.uncertainty.DecisionLimits;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.time.format.DateTimeFormatter;
@@ -17,7 +18,6 @@ public record Figures(Units units) {
   /** Figures where nobody chose. */
   public static final Figures USUAL = new Figures(Units.USUAL);
 
-  private static final double NINETY_FIVE = 1.96;
   private static final DateTimeFormatter MOMENT =
       DateTimeFormatter.ofPattern("d MMM yyyy, HH:mm", Locale.ENGLISH);
   private static final DateTimeFormatter SECOND =
@@ -74,12 +74,28 @@ public record Figures(Units units) {
 
   /** A leak rate, to the decimals its 95 % half width deserves, without a unit. */
   public static String rate(double rate, double u) {
-    return fixed(rate, decimals(NINETY_FIVE * u));
+    return fixed(rate, decimals(DecisionLimits.halfWidth(u)));
   }
 
   /** The half width of the 95 % interval, without a unit. */
   public static String halfWidth(double u) {
-    return fixed(NINETY_FIVE * u, decimals(NINETY_FIVE * u));
+    double half = DecisionLimits.halfWidth(u);
+    return fixed(half, decimals(half));
+  }
+
+  /** The half width of the 95 % interval as a whole percentage, of a relative uncertainty. */
+  public static String halfWidthPercent(double relativeU) {
+    return fixed(100 * DecisionLimits.halfWidth(relativeU), 0);
+  }
+
+  /** The half width of the 95 % interval of a drift (K/min). */
+  public static String driftHalfWidth(double u) {
+    return fixed(DecisionLimits.halfWidth(u), 3);
+  }
+
+  /** A share as a percentage, without a unit. */
+  public static String percent(double share) {
+    return plain(100 * share);
   }
 
   /** A bound, rounded up: a bound may grow in print, never shrink; finite. */

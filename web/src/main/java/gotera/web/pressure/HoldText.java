@@ -1,0 +1,40 @@
+package gotera.web.pressure;
+
+import gotera.formats.HoldJson;
+import gotera.formats.ReadOutcome;
+import gotera.formats.ResultJson;
+import gotera.pressure.setup.CompletedHold;
+import gotera.pressure.setup.HoldSetup;
+import gotera.web.pressure.TraceStore.Unreadable;
+
+/** A test's description and result as they are kept: in the open formats, with their versions. */
+final class HoldText {
+  private HoldText() {}
+
+  /** A description as text. Nothing is kept that cannot be read back. */
+  static String of(HoldSetup hold) {
+    String json = HoldJson.write(hold);
+    if (!(HoldJson.read(json) instanceof ReadOutcome.Accepted)) {
+      throw new IllegalArgumentException("a description that cannot be read back: " + json);
+    }
+    return json;
+  }
+
+  /** The description that a text is; one that is none cannot be read. */
+  static HoldSetup read(String json) {
+    ReadOutcome<HoldSetup> read = HoldJson.read(json);
+    if (read instanceof ReadOutcome.Accepted<HoldSetup> hold) {
+      return hold.value();
+    }
+    throw new Unreadable(((ReadOutcome.Rejected<HoldSetup>) read).problems().get(0).sentence());
+  }
+
+  /** The result as the line that is handed out. */
+  static String result(PressureTestView test) {
+    return ResultJson.line(
+        test.id().toString(),
+        test.result(),
+        test.hold(),
+        new CompletedHold(test.conditions(), test.assumed()));
+  }
+}
