@@ -114,7 +114,7 @@ class JobJsonTests {
     return ((Accepted<JobFile>) read).value();
   }
 
-  private static JobFile any(Random random) {
+  static JobFile any(Random random) {
     List<CircuitPresets.Preset> presets = CircuitPresets.all();
     Features features = presets.get(random.nextInt(presets.size())).features();
     List<CircuitEdit> edits = edits(random, CircuitBuilder.of(features));

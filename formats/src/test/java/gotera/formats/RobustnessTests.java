@@ -103,7 +103,7 @@ class RobustnessTests {
   }
 
   /** A description with values at, within and past their ranges, in any combination. */
-  private static String description(Random random) {
+  static String description(Random random) {
     ObjectNode n = MAPPER.createObjectNode();
     n.put("format", "gotera-hold/1");
     n.put("rated_kpa", usual(random, 20, 200));
