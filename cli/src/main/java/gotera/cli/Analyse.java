@@ -39,10 +39,6 @@ final class Analyse {
 
   /** Answers for each file or folder; 0 when all were read, 2 when one could not be. */
   int run(List<String> arguments) {
-    if (arguments.isEmpty()) {
-      err.println("analyse: name at least one trace, for example trace.csv");
-      return FAILED;
-    }
     boolean allRead = true;
     for (String argument : arguments) {
       try {

@@ -1,15 +1,39 @@
 package gotera.cli;
 
+import gotera.formats.RankJson;
+import gotera.formats.Schemas;
 import java.io.FileDescriptor;
 import java.io.FileOutputStream;
 import java.io.PrintStream;
+import java.io.PrintWriter;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.List;
+import picocli.CommandLine;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.ParameterException;
+import picocli.CommandLine.Parameters;
+import picocli.CommandLine.Spec;
 
 /** Entry point of the command line. */
-public final class Main {
-  private Main() {}
+@Command(
+    name = "gotera",
+    description = "Leak rates, suspects and figures without a server.",
+    mixinStandardHelpOptions = true,
+    version = "Gotera 0.1.0")
+public final class Main implements Runnable {
+  private final PrintStream out;
+  private final PrintStream err;
+
+  @Spec
+  @SuppressWarnings("NullAway.Init")
+  private CommandSpec spec;
+
+  private Main(PrintStream out, PrintStream err) {
+    this.out = out;
+    this.err = err;
+  }
 
   /** Runs one command and exits with its code. */
   public static void main(String[] arguments) {
@@ -21,34 +45,62 @@ public final class Main {
     System.exit(code);
   }
 
+  /** 0 where everything was read, 2 where something could not be, or nothing was asked. */
   static int run(List<String> arguments, PrintStream out, PrintStream err) {
-    if (!arguments.isEmpty() && arguments.get(0).equals("analyse")) {
-      return new Analyse(out, err).run(arguments.subList(1, arguments.size()));
-    }
-    if (!arguments.isEmpty() && arguments.get(0).equals("monte-carlo")) {
-      return monteCarlo(arguments.subList(1, arguments.size()), out, err);
-    }
-    if (!arguments.isEmpty() && arguments.get(0).equals("rank")) {
-      return Rank.run(arguments.subList(1, arguments.size()), out, err);
-    }
-    if (arguments.equals(List.of("vocabulary"))) {
-      gotera.formats.RankJson.vocabulary().forEach(out::println);
-      return 0;
-    }
-    err.println("usage: gotera analyse TRACE.csv\u2026 (files or folders)");
-    err.println("       gotera rank JOB.json\u2026");
-    err.println("       gotera vocabulary");
-    err.println("       gotera monte-carlo [RUNS [SEED]]");
-    return 2;
+    return new CommandLine(new Main(out, err))
+        .setOut(new PrintWriter(out, true, StandardCharsets.UTF_8))
+        .setErr(new PrintWriter(err, true, StandardCharsets.UTF_8))
+        .execute(arguments.toArray(String[]::new));
   }
 
-  private static int monteCarlo(List<String> arguments, PrintStream out, PrintStream err) {
-    if (arguments.size() > 2 || !arguments.stream().allMatch(a -> a.matches("[1-9]\\d{0,8}"))) {
-      err.println("monte-carlo: expected RUNS and SEED, whole numbers from 1");
-      return 2;
+  @Override
+  public void run() {
+    throw new ParameterException(spec.commandLine(), "Which command?");
+  }
+
+  @Command(name = "analyse", description = "Leak rate and verdict of traces, one JSON line each.")
+  int analyse(
+      @Parameters(
+              paramLabel = "TRACE.csv",
+              arity = "1..*",
+              description = "files, or folders of them")
+          List<String> traces) {
+    return new Analyse(out, err).run(traces);
+  }
+
+  @Command(name = "rank", description = "Suspects and next checks of jobs, one JSON line each.")
+  int rank(@Parameters(paramLabel = "JOB.json", arity = "1..*") List<String> jobs) {
+    return Rank.run(jobs, out, err);
+  }
+
+  @Command(name = "vocabulary", description = "Names of places and signs that rank knows.")
+  int vocabulary() {
+    RankJson.vocabulary().forEach(out::println);
+    return 0;
+  }
+
+  @Command(name = "schema", description = "The JSON Schema of a format.")
+  int schema(@Parameters(paramLabel = "hold|job") Format format) {
+    out.print(format == Format.hold ? Schemas.hold() : Schemas.job());
+    return 0;
+  }
+
+  /** Formats that have a schema, as they are typed. */
+  enum Format {
+    hold,
+    job
+  }
+
+  @Command(
+      name = "monte-carlo",
+      description = "How often the verdicts are right, on simulated tests whose truth is known.")
+  int monteCarlo(
+      @Parameters(paramLabel = "RUNS", arity = "0..1", defaultValue = "1000") int runs,
+      @Parameters(paramLabel = "SEED", arity = "0..1", defaultValue = "1") long seed) {
+    if (runs < 1 || seed < 1) {
+      throw new ParameterException(
+          spec.subcommands().get("monte-carlo"), "RUNS and SEED are whole numbers from 1");
     }
-    int runs = arguments.isEmpty() ? 1000 : Integer.parseInt(arguments.get(0));
-    long seed = arguments.size() < 2 ? 1 : Long.parseLong(arguments.get(1));
     MonteCarlo.run(runs, seed, out);
     return 0;
   }

@@ -18,10 +18,6 @@ final class Rank {
   private Rank() {}
 
   static int run(List<String> files, PrintStream out, PrintStream err) {
-    if (files.isEmpty()) {
-      err.println("rank: expected JOB.json\u2026");
-      return 2;
-    }
     int code = 0;
     for (String file : files) {
       code = Math.max(code, one(Path.of(file), out, err));

@@ -94,6 +94,33 @@ class RankTests {
   }
 
   @Test
+  void whatIsAskedWronglyIsAnsweredWithHowToAsk() {
+    assertThat(run("rank")).isEqualTo(2);
+    assertThat(text(err)).contains("Missing required parameter").contains("JOB.json");
+    err.reset();
+    assertThat(run("rankk", "job.json")).isEqualTo(2);
+    assertThat(text(err)).contains("Did you mean").contains("rank");
+    err.reset();
+    assertThat(run("monte-carlo", "0")).isEqualTo(2);
+    assertThat(text(err)).contains("whole numbers from 1");
+    err.reset();
+    assertThat(run("monte-carlo", "many")).isEqualTo(2);
+    assertThat(text(err)).contains("'many' is not an int");
+    assertThat(run("--help")).isZero();
+    assertThat(text(out)).contains("analyse").contains("vocabulary");
+  }
+
+  @Test
+  void printsTheSchemas() {
+    assertThat(run("schema", "hold")).isZero();
+    assertThat(text(out)).contains("urn:gotera:hold:1");
+    out.reset();
+    assertThat(run("schema", "job")).isZero();
+    assertThat(text(out)).contains("urn:gotera:job:1");
+    assertThat(run("schema", "photo")).isEqualTo(2);
+  }
+
+  @Test
   void printsEveryNameWithItsStatus() {
     assertThat(run("vocabulary")).isZero();
     assertThat(text(out).lines())
