@@ -120,6 +120,8 @@ class AccessTests {
             "/jobs/{id}/make-safe",
             "/jobs/{id}/make-safe/temperature",
             "/jobs/{id}/repair",
+            "/jobs/{id}/steps/{step}/skip",
+            "/jobs/{id}/steps/{step}/take-up",
             "/jobs/{id}/waits",
             "/waits/{waitId}/end",
             "/jobs/{id}/{step:pressure-test|re-test}",
@@ -295,6 +297,7 @@ class AccessTests {
             "\\{(link|edit|entry|wait|finding|mark|look|note)Id}", UUID.randomUUID().toString())
         .replace("{id}", UUID.randomUUID().toString())
         .replaceAll("\\{(block|event)}", UUID.randomUUID().toString())
+        .replace("{step}", "cap")
         .replace("{index}", "0")
         .replace("{token}", "nothing")
         .replace("{form}", "readings")

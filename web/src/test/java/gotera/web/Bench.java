@@ -276,6 +276,7 @@ final class Bench implements AutoCloseable {
     fill("Vehicle", vehicle);
     page.locator("#complaint").fill(complaint);
     click("Begin the job");
+    step("Cap");
   }
 
   /** Builds the circuit of the job's vehicle from a preset, with more features. */

@@ -132,6 +132,7 @@ class FromOutsideTests {
       bench.fill("Strength, %", "50");
       bench.choose("no-cabin-heat");
       bench.click("Begin the job");
+      bench.step("Cap");
       bench.circuit("2.8 diesel " + hand, "diesel-along-rear-heater");
       bench.step("Make safe");
       bench.click("Soft");
@@ -184,6 +185,7 @@ class FromOutsideTests {
       bench.choose("sweet-smell-cabin");
       bench.choose("needle-rises");
       bench.click("Begin the job");
+      bench.step("Cap");
       String suspects = bench.text(".suspects");
       assertThat(suspects).contains("Heater core").contains("sweet smell in the cabin");
       bench.step("Make safe");

@@ -75,6 +75,7 @@ class HostileTextTests {
       bench.fill("Vehicle", "=HYPERLINK(\"http://elsewhere.example\")");
       bench.fill("Complaint, in the customer’s words", "@SUM(A1:A9)");
       bench.click("Begin the job");
+      bench.step("Cap");
       String job = bench.jobPath();
       bench.open(job + "/find?joint=radiator.core");
       bench.fill("Note", "+cmd|' /C calc'!A0");

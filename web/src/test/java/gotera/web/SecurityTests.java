@@ -49,6 +49,7 @@ class SecurityTests {
       desk.fill("Vehicle", "Written by the desk");
       desk.click("Save intake");
       assertThat(desk.text(".top-job")).isEqualTo("Written by the desk");
+      desk.step("Cap");
       desk.shows(".reads-note", "The service desk reads here");
       assertThat(desk.button("Save the cap").isVisible()).isFalse();
     }

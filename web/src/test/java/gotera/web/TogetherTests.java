@@ -24,6 +24,7 @@ class TogetherTests {
       gauge.fill("Vehicle", "Lending bus, two at work");
       gauge.fill("Complaint, in the customer’s words", "Loses water on the pass");
       gauge.click("Begin the job");
+      gauge.step("Cap");
       gauge.fill("Stamped on the cap", "18 psi");
       gauge.click("Save the cap");
       gauge.fill("Smallest step you read", "0.5 kPa");

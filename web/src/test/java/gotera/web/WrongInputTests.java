@@ -118,6 +118,7 @@ class WrongInputTests {
       bench.fill("Complaint, in the customer’s words", "Wet floor");
       bench.fill("Strength, %", "85");
       bench.click("Begin the job");
+      bench.step("Cap");
       bench.shows("#vehicle-problem", "Expected: the vehicle’s name");
       bench.shows("#strength-problem", "outside 0 to 60 %");
       bench.holds("#complaint", "Wet floor");

@@ -68,7 +68,7 @@ class CircuitPages {
       Model model) {
     Circuit now = types.asNow(id);
     Circuit shown = begun ? CircuitBuilder.of(form.features()) : now;
-    model.addAttribute("place", new JobPlace(id, Step.FIND, figures));
+    model.addAttribute("place", new JobPlace(id, Step.CIRCUIT, figures));
     model.addAttribute("form", form);
     model.addAttribute("begun", begun);
     model.addAttribute("edit", edit);

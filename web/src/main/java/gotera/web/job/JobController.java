@@ -36,6 +36,7 @@ class JobController {
 
   private final JobService jobs;
   private final Rail rail;
+  private final SkippedSteps skipped;
   private final List<JobHeadline> headlines;
   private final List<JobWait> waits;
   private final Words words;
@@ -44,12 +45,14 @@ class JobController {
   JobController(
       JobService jobs,
       Rail rail,
+      SkippedSteps skipped,
       List<JobHeadline> headlines,
       List<JobWait> waits,
       Words words,
       Clock clock) {
     this.jobs = jobs;
     this.rail = rail;
+    this.skipped = skipped;
     this.headlines = headlines;
     this.waits = waits;
     this.words = words;
@@ -179,7 +182,7 @@ class JobController {
     }
     UUID id = jobs.begin(principal.getName());
     jobs.write(id, intake.get(), jobs.require(id).version());
-    return "redirect:/jobs/" + id + "/cap";
+    return goesOn(id);
   }
 
   private String newJobPage(Model model, Map<String, String> problems) {
@@ -191,7 +194,30 @@ class JobController {
   @GetMapping("/jobs/{id}")
   String job(@PathVariable UUID id) {
     jobs.require(id);
+    return goesOn(id);
+  }
+
+  /** To the step the job waits for. */
+  private String goesOn(UUID id) {
     return "redirect:/jobs/" + id + "/" + rail.waitsFor(id).word();
+  }
+
+  @PostMapping("/jobs/{id}/steps/{step}/skip")
+  String skip(@PathVariable UUID id, @PathVariable String step, Principal principal) {
+    jobs.require(id);
+    skipped.skip(id, require(step), principal.getName());
+    return goesOn(id);
+  }
+
+  @PostMapping("/jobs/{id}/steps/{step}/take-up")
+  String takeUp(@PathVariable UUID id, @PathVariable String step, Principal principal) {
+    jobs.require(id);
+    skipped.takeUp(id, require(step), principal.getName());
+    return "redirect:/jobs/" + id + "/" + require(step).word();
+  }
+
+  private static Step require(String step) {
+    return Step.of(step).orElseThrow(() -> new NotFound("step " + step));
   }
 
   @GetMapping("/jobs/{id}/intake")
@@ -208,7 +234,7 @@ class JobController {
     if (intake.isPresent()) {
       try {
         jobs.write(id, intake.get(), form.version());
-        return "redirect:/jobs/" + id + "/cap";
+        return goesOn(id);
       } catch (OptimisticLockingFailureException e) {
         problems.add("form", "problem.changed-meanwhile");
         model.addAttribute(
@@ -244,7 +270,7 @@ class JobController {
   @GetMapping("/jobs/{id}/{step:inside|decide|refill}")
   String coming(@PathVariable UUID id, @PathVariable String step, Figures figures, Model model) {
     jobs.require(id);
-    Step shown = Step.of(step).orElseThrow(() -> new NotFound("step " + step));
+    Step shown = require(step);
     model.addAttribute("place", new JobPlace(id, shown, figures));
     model.addAttribute("step", shown);
     return "job/coming";

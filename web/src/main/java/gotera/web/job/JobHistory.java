@@ -22,6 +22,7 @@ class JobHistory implements HistorySource {
   public List<HistoryEntry> of(UUID jobId) {
     List<HistoryEntry> entries =
         new ArrayList<>(trail.of(JobRecord.class, "id", jobId, "history.job"));
+    entries.addAll(trail.of(SkippedStepRecord.class, "jobId", jobId, "history.skipped-step"));
     jobs.findById(jobId)
         .map(job -> job.vehicle)
         .ifPresent(

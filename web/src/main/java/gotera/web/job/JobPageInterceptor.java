@@ -52,6 +52,7 @@ class JobPageInterceptor implements WebMvcConfigurer, HandlerInterceptor {
     model.put("seq", changes.of(place.jobId()));
     model.put("job", jobs.require(place.jobId()));
     model.put("rail", rail.of(place.jobId(), place.step()));
+    model.put("way", rail.way(place.jobId(), place.step()));
     for (JobPageContributor contributor : contributors) {
       try {
         contributor.contribute(place.jobId(), place.step(), place.figures(), model);

@@ -19,9 +19,11 @@ class Rail {
   private static final Logger LOG = LoggerFactory.getLogger(Rail.class);
 
   private final Map<Step, StepReporter> reporters = new EnumMap<>(Step.class);
+  private final SkippedSteps skipped;
   private final Words words;
 
-  Rail(List<StepReporter> reporters, Words words) {
+  Rail(List<StepReporter> reporters, SkippedSteps skipped, Words words) {
+    this.skipped = skipped;
     reporters.forEach(r -> this.reporters.put(r.step(), r));
     this.words = words;
   }
@@ -103,8 +105,55 @@ class Rail {
 
   private StepStatus status(UUID jobId, Step step) {
     StepReporter reporter = reporters.get(step);
-    return reporter == null
-        ? new StepStatus(State.COMING, words.say("state.coming"))
-        : told(reporter, jobId);
+    if (reporter == null) {
+      return new StepStatus(State.COMING, words.say("state.coming"));
+    }
+    StepStatus told = told(reporter, jobId);
+    // whatever was done at it says more than that it was skipped once
+    return told.state() == State.UNTOUCHED && skipped.of(jobId).contains(step)
+        ? new StepStatus(State.SKIPPED, told.note())
+        : told;
+  }
+
+  /**
+   * Where it goes on from a step.
+   *
+   * @param why why the step comes now
+   * @param next name of the step that comes next; empty where the step itself is waited for
+   * @param address where that is
+   * @param leads whether going on is the thing to do now, and not the step itself
+   * @param skip where the step is skipped; empty where it is done or runs
+   * @param takeUp where a skipped step is taken up again; empty where it was not skipped
+   */
+  record Way(String why, String next, String address, boolean leads, String skip, String takeUp) {}
+
+  /** Where it goes on from the step that is shown. */
+  Way way(UUID jobId, Step shown) {
+    State state = status(jobId, shown).state();
+    boolean untouched = state == State.UNTOUCHED;
+    Step next = untouched && shown.isOpenEnded() ? after(jobId, shown) : waitsFor(jobId);
+    boolean elsewhere = next != shown;
+    boolean leads = elsewhere && (!untouched || shown.isOpenEnded()) && state != State.RUNNING;
+    String step = "/jobs/" + jobId + "/steps/" + shown.word();
+    boolean canSkip = untouched && shown.built() && shown != Step.HAND_OVER;
+    return new Way(
+        words.say("why." + shown.word()),
+        elsewhere ? words.say("step." + next.word()) : "",
+        "/jobs/" + jobId + "/" + next.word(),
+        leads,
+        canSkip ? step + "/skip" : "",
+        state == State.SKIPPED ? step + "/take-up" : "");
+  }
+
+  /** The next step after one that nothing has been done at. */
+  private Step after(UUID jobId, Step shown) {
+    for (Step step : Step.values()) {
+      if (step.compareTo(shown) > 0
+          && step.built()
+          && status(jobId, step).state() == State.UNTOUCHED) {
+        return step;
+      }
+    }
+    return waitsFor(jobId);
   }
 }

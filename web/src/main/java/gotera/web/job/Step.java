@@ -5,6 +5,7 @@ import java.util.Optional;
 /** The steps of a job, in the order of the work. Any step opens at any time. */
 public enum Step {
   INTAKE("intake", true),
+  CIRCUIT("circuit", true),
   MAKE_SAFE("make-safe", true),
   LOOK_OVER("look-over", true),
   FILL_UP("fill-up", true),
@@ -38,7 +39,12 @@ public enum Step {
 
   /** Whether a job goes on without it once a later step was touched. */
   boolean canBePassed() {
-    return this == MAKE_SAFE || this == LOOK_OVER || this == FILL_UP;
+    return this == CIRCUIT || this == MAKE_SAFE || this == LOOK_OVER || this == FILL_UP;
+  }
+
+  /** Whether one may go on from it without having done anything: it is never quite done. */
+  boolean isOpenEnded() {
+    return this == CIRCUIT || this == LOOK_OVER;
   }
 
   /** The step a word means. */

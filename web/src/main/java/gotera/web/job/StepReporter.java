@@ -29,6 +29,7 @@ public interface StepReporter {
     DONE,
     AGAIN,
     NOT_NEEDED,
+    SKIPPED,
     COMING
   }
 }

@@ -1,0 +1,29 @@
+package gotera.web.circuit;
+
+import gotera.web.job.Step;
+import gotera.web.job.StepReporter;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+
+/** Tells the rail whether it is known which circuit the vehicle has. */
+@Component
+class CircuitReporter implements StepReporter {
+  private final EngineTypeService types;
+
+  CircuitReporter(EngineTypeService types) {
+    this.types = types;
+  }
+
+  @Override
+  public Step step() {
+    return Step.CIRCUIT;
+  }
+
+  @Override
+  public StepStatus status(UUID jobId) {
+    return types
+        .of(jobId)
+        .map(t -> new StepStatus(State.DONE, t.name()))
+        .orElse(StepStatus.UNTOUCHED);
+  }
+}
