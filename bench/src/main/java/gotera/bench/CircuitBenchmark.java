@@ -9,7 +9,7 @@ import gotera.circuit.Features.Drive;
 import gotera.circuit.Features.Engine;
 import gotera.circuit.Features.Extra;
 import gotera.circuit.Features.Fill;
-import gotera.circuit.Features.Lie;
+import gotera.circuit.Features.Orientation;
 import gotera.drawing.CircuitDrawing;
 import gotera.drawing.CircuitView;
 import gotera.drawing.CircuitView.Glow;
@@ -77,7 +77,7 @@ public class CircuitBenchmark {
     Set<Extra> extras = EnumSet.allOf(Extra.class);
     extras.remove(Extra.NO_HEATER);
     extras.remove(Extra.OUTLET_OVER_GEARBOX);
-    fullest = new Features(Drive.DIESEL, Fill.BOTH, Engine.V, Lie.ALONG, extras);
+    fullest = new Features(Drive.DIESEL, Fill.BOTH, Engine.V, Orientation.ALONG, extras);
     Circuit circuit = CircuitBuilder.of(fullest);
     Map<String, JointView> joints = new HashMap<>();
     for (String wet : List.of("pump.gasket", "radiator.core", "heater-supply.head-end")) {

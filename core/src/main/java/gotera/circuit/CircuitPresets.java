@@ -26,8 +26,8 @@ import static gotera.circuit.Features.Extra.TURBO_LINES;
 import static gotera.circuit.Features.Fill.BOTH;
 import static gotera.circuit.Features.Fill.NECK;
 import static gotera.circuit.Features.Fill.TANK;
-import static gotera.circuit.Features.Lie.ACROSS;
-import static gotera.circuit.Features.Lie.ALONG;
+import static gotera.circuit.Features.Orientation.ACROSS;
+import static gotera.circuit.Features.Orientation.ALONG;
 
 import java.util.List;
 import java.util.Optional;

@@ -10,20 +10,22 @@ import java.util.Set;
  * @param drive what drives it
  * @param fill where it is filled
  * @param engine how its cylinders stand
- * @param lie how the engine lies
+ * @param orientation how the engine lies
  * @param extras what it has besides
  */
-public record Features(Drive drive, Fill fill, Engine engine, Lie lie, Set<Extra> extras) {
+public record Features(
+    Drive drive, Fill fill, Engine engine, Orientation orientation, Set<Extra> extras) {
   /** Keeps its own copy. */
   public Features {
     extras = Set.copyOf(extras);
   }
 
   /** With these extras. */
-  public static Features of(Drive drive, Fill fill, Engine engine, Lie lie, Extra... extras) {
+  public static Features of(
+      Drive drive, Fill fill, Engine engine, Orientation orientation, Extra... extras) {
     Set<Extra> all = EnumSet.noneOf(Extra.class);
     all.addAll(Set.of(extras));
-    return new Features(drive, fill, engine, lie, all);
+    return new Features(drive, fill, engine, orientation, all);
   }
 
   /** Whether it has one. */
@@ -61,7 +63,7 @@ public record Features(Drive drive, Fill fill, Engine engine, Lie lie, Set<Extra
   }
 
   /** How the engine lies in the vehicle. */
-  public enum Lie implements Worded {
+  public enum Orientation implements Worded {
     ALONG,
     ACROSS;
   }

@@ -1,5 +1,5 @@
 /**
- * Looking: what a walk-round may claim, and what a drip says.
+ * Looking: what a visual check may claim, and what a drip says.
  *
  * <p>Not here: the way from a drip to the joints above it (circuit).
  */

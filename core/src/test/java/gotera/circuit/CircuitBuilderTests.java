@@ -85,7 +85,7 @@ class CircuitBuilderTests {
     for (Extra extra : Extra.values()) {
       Circuit with =
           CircuitBuilder.of(
-              Features.of(usual.drive(), usual.fill(), usual.engine(), usual.lie(), extra));
+              Features.of(usual.drive(), usual.fill(), usual.engine(), usual.orientation(), extra));
       if (extra == Extra.NO_HEATER) {
         assertThat(with.joints()).hasSizeLessThan(without.joints().size());
       } else if (extra == Extra.QUICK_CONNECTORS) {

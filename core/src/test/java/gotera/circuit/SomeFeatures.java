@@ -4,7 +4,7 @@ import gotera.circuit.Features.Drive;
 import gotera.circuit.Features.Engine;
 import gotera.circuit.Features.Extra;
 import gotera.circuit.Features.Fill;
-import gotera.circuit.Features.Lie;
+import gotera.circuit.Features.Orientation;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
@@ -31,7 +31,7 @@ final class SomeFeatures {
               Drive.values()[random.nextInt(10) == 0 ? 2 : random.nextInt(2)],
               Fill.values()[random.nextInt(3)],
               Engine.values()[random.nextInt(3)],
-              Lie.values()[random.nextInt(2)],
+              Orientation.values()[random.nextInt(2)],
               extras));
     }
     return all;

@@ -114,11 +114,11 @@ class VocabularyTests {
       all.add(f);
       Set<Features.Extra> extras = EnumSet.allOf(Features.Extra.class);
       extras.remove(Features.Extra.NO_HEATER);
-      all.add(new Features(f.drive(), f.fill(), f.engine(), f.lie(), extras));
+      all.add(new Features(f.drive(), f.fill(), f.engine(), f.orientation(), extras));
       extras.remove(Features.Extra.OUTLET_OVER_GEARBOX);
-      all.add(new Features(f.drive(), f.fill(), f.engine(), f.lie(), extras));
+      all.add(new Features(f.drive(), f.fill(), f.engine(), f.orientation(), extras));
       extras.remove(Features.Extra.THERMOSTAT_AT_INLET);
-      all.add(new Features(f.drive(), f.fill(), f.engine(), f.lie(), extras));
+      all.add(new Features(f.drive(), f.fill(), f.engine(), f.orientation(), extras));
     }
     return all;
   }

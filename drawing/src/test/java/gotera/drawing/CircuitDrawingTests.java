@@ -13,7 +13,7 @@ import gotera.circuit.Features.Drive;
 import gotera.circuit.Features.Engine;
 import gotera.circuit.Features.Extra;
 import gotera.circuit.Features.Fill;
-import gotera.circuit.Features.Lie;
+import gotera.circuit.Features.Orientation;
 import gotera.drawing.CircuitView.Glow;
 import gotera.drawing.CircuitView.JointView;
 import gotera.drawing.CircuitView.Mark;
@@ -73,7 +73,7 @@ class CircuitDrawingTests {
               Drive.values()[random.nextInt(10) == 0 ? 2 : random.nextInt(2)],
               Fill.values()[random.nextInt(3)],
               Engine.values()[random.nextInt(3)],
-              Lie.values()[random.nextInt(2)],
+              Orientation.values()[random.nextInt(2)],
               extras));
     }
     return all.stream();

@@ -11,7 +11,7 @@ import gotera.circuit.Features.Drive;
 import gotera.circuit.Features.Engine;
 import gotera.circuit.Features.Extra;
 import gotera.circuit.Features.Fill;
-import gotera.circuit.Features.Lie;
+import gotera.circuit.Features.Orientation;
 import gotera.dye.Glow;
 import gotera.evidence.PlaceFacts;
 import gotera.evidence.SignFacts;
@@ -105,14 +105,15 @@ public final class JobJson {
                 drive,
                 CircuitPresets.USUAL.fill(),
                 CircuitPresets.USUAL.engine(),
-                CircuitPresets.USUAL.lie(),
+                CircuitPresets.USUAL.orientation(),
                 Set.of()));
   }
 
   private static Features circuit(JsonMembers c, Drive drive) {
     Fill fill = c.choice("fill", Fill.class).orElse(CircuitPresets.USUAL.fill());
     Engine engine = c.choice("engine", Engine.class).orElse(CircuitPresets.USUAL.engine());
-    Lie lie = c.choice("lie", Lie.class).orElse(CircuitPresets.USUAL.lie());
+    Orientation orientation =
+        c.choice("lie", Orientation.class).orElse(CircuitPresets.USUAL.orientation());
     Set<Extra> extras = EnumSet.noneOf(Extra.class);
     for (String word : c.texts("features")) {
       c.known("features", word, Worded.words(Extra.class), "a feature")
@@ -120,7 +121,7 @@ public final class JobJson {
           .ifPresent(extras::add);
     }
     c.refuseUnknown();
-    return new Features(drive, fill, engine, lie, extras);
+    return new Features(drive, fill, engine, orientation, extras);
   }
 
   private void complaint(JsonMembers c) {

@@ -41,7 +41,7 @@ public final class JobWriter {
     n.put("energy", f.drive().word());
     ObjectNode circuit = n.putObject("circuit");
     circuit.put("fill", f.fill().word()).put("engine", f.engine().word());
-    circuit.put("lie", f.lie().word());
+    circuit.put("lie", f.orientation().word());
     ArrayNode features = circuit.putArray("features");
     for (Extra extra : Extra.values()) {
       if (f.has(extra)) {

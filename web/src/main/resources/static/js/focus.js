@@ -1,5 +1,6 @@
 // After each answer the eyes and the keys are where the work is: a new page begins at its top, with the bench
-// in focus; the same page stays where it was, with the field that was in use, or with what is wrong.
+// in focus; the same page stays where it was, with the field that was in use, or with what is wrong. Once a step
+// is done, where it goes on comes into view.
 let before = null;
 
 /** How to find a control again in the next page. */
@@ -33,6 +34,9 @@ function show(element) {
 const about = () =>
   [".top-job", "#bench h1"].map((s) => document.querySelector(s)?.textContent.trim()).join(" · ");
 
+/** Where it goes on, once that is the thing to do. */
+const leads = () => document.querySelector("#page .way-leads #goes-on");
+
 function after() {
   const asked = document.querySelector("#page [data-focus]");
   const wrong = document.querySelector('#page [aria-invalid="true"], #page .wrong-form');
@@ -41,6 +45,8 @@ function after() {
   } else if (asked) {
     asked.scrollIntoView({ block: "center" });
     asked.focus({ preventScroll: true });
+  } else if (about() === before.about && !before.leads && leads()) {
+    show(leads());
   } else if (about() !== before.about) {
     scrollTo(0, 0);
     document.getElementById("bench")?.focus({ preventScroll: true });
@@ -55,7 +61,7 @@ function after() {
 export function startFocus() {
   document.addEventListener("htmx:beforeSwap", (event) => {
     if (event.detail.target && event.detail.target.id === "page") {
-      before = { about: about(), mark: mark(document.activeElement) };
+      before = { about: about(), leads: leads() !== null, mark: mark(document.activeElement) };
     }
   });
   document.addEventListener("htmx:afterSwap", (event) => {

@@ -16,7 +16,7 @@ class AccessibilityTests {
       List.of(
           "intake",
           "make-safe",
-          "look-over",
+          "visual-check",
           "fill-up",
           "cap",
           "pressure-test",
@@ -82,18 +82,18 @@ class AccessibilityTests {
     try (Bench bench = Bench.of(application)) {
       bench.click("Start a test now");
       check(bench, "set-up");
-      bench.fill("Smallest step you read", "letters");
+      bench.fill("Finest reading you can make", "letters");
       bench.click("Begin pumping");
       check(bench, "set-up, wrong");
       bench.fill("Stamped on the cap", "18 psi");
-      bench.fill("Smallest step you read", "0.5");
+      bench.fill("Finest reading you can make", "0.5");
       bench.click("Begin pumping");
       check(bench, "pumping");
       bench.page.locator("#gauge").fill("400");
-      bench.click("Keep reading");
+      bench.click("Save reading");
       check(bench, "asked back");
       bench.page.locator("#gauge").fill("120");
-      bench.click("Keep reading");
+      bench.click("Save reading");
       bench.click("Valve shut");
       check(bench, "holding");
       bench.page.getByText("Keys ?").click();

@@ -217,14 +217,14 @@ final class Bench implements AutoCloseable {
   void pumping(String stamp, String gaugeStep) {
     click("Start a test now");
     fill("Stamped on the cap", stamp);
-    fill("Smallest step you read", gaugeStep);
+    fill("Finest reading you can make", gaugeStep);
     click("Begin pumping");
   }
 
   /** Types a reading and keeps it; says that it is written down afterwards where that is asked. */
   void reading(String value) {
     page.locator("#gauge").fill(value);
-    click("Keep reading");
+    click("Save reading");
     writtenAfterwards();
   }
 
@@ -262,7 +262,7 @@ final class Bench implements AutoCloseable {
     page.locator("#volume").fill(millilitres);
     page.locator("#before").fill(before);
     page.locator("#after").fill(after);
-    click("Keep the draw");
+    click("Save the draw");
   }
 
   /** Chooses a photograph. */

@@ -27,7 +27,7 @@ class CircuitPagesTests {
     extras.remove(Extra.NO_HEATER);
     extras.remove(Extra.OUTLET_OVER_GEARBOX);
     build(application, job, "the fullest", extras);
-    for (String page : new String[] {"find", "circuit", "dye", "look-over"}) {
+    for (String page : new String[] {"find", "circuit", "dye", "visual-check"}) {
       Http.Answer answer = http.get("/jobs/" + job + "/" + page);
       assertThat(answer.status()).isEqualTo(200);
       assertThat(answer.text().length()).as(page).isLessThan(LARGEST_PAGE);
@@ -145,7 +145,7 @@ class CircuitPagesTests {
                 gotera.circuit.Features.Drive.DIESEL,
                 gotera.circuit.Features.Fill.BOTH,
                 gotera.circuit.Features.Engine.V,
-                gotera.circuit.Features.Lie.ALONG,
+                gotera.circuit.Features.Orientation.ALONG,
                 extras),
             0,
             "bench");

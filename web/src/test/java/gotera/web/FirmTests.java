@@ -87,7 +87,7 @@ class FirmTests {
     reading("110");
     database.update("update pressure_test set hold = '{}' where id = ?", begun.test());
     assertThat(http.get("/").status()).isEqualTo(200);
-    for (String page : new String[] {"find", "cap", "hand-over", "history", "look-over"}) {
+    for (String page : new String[] {"find", "cap", "hand-over", "history", "visual-check"}) {
       assertThat(http.get(begun.job() + "/" + page).status()).as(page).isEqualTo(200);
     }
     assertThat(bench()).contains("cannot be read");
@@ -242,13 +242,13 @@ class FirmTests {
                 "tank",
                 "engine",
                 "inline",
-                "lie",
+                "orientation",
                 "along",
                 "version",
                 "0"));
     assertThat(built.status()).as(built.text()).isEqualTo(302);
     for (String page :
-        new String[] {"make-safe", "look-over", "find", "fill-up", "cap", "repair"}) {
+        new String[] {"make-safe", "visual-check", "find", "fill-up", "cap", "repair"}) {
       assertThat(http.get(begun.job() + "/" + page).text()).as(page).contains("High voltage");
     }
     assertThat(http.get(begun.job() + "/make-safe").text()).doesNotContain("Thermostat housing");

@@ -79,7 +79,7 @@ class FromOutsideTests {
       bench.shows(".so-far summary", "Place seen, not measured");
       bench.step("Fill up");
       bench.fill("How much", "1.4 L");
-      bench.click("Keep it");
+      bench.click("Save");
       bench.shows(".table", "to the brim 1.4 L at 0 %");
 
       bench.step("Find");
@@ -102,10 +102,10 @@ class FromOutsideTests {
       bench.click("Save intake");
       bench.step("Repair");
       bench.page.locator("#note").fill("New clamp beyond the bead");
-      bench.click("Keep the note");
+      bench.click("Save the note");
       bench.step("Re-test");
       SimulatedHold hold = new SimulatedHold(6200, 124, List.of(), 37);
-      bench.fill("Smallest step you read", "0.1 kPa");
+      bench.fill("Finest reading you can make", "0.1 kPa");
       bench.use(bench.page.locator(".more summary").first());
       bench.fill("Thermometer reads to, K", "0.05");
       bench.fill("Liquid in the system", "6.2 L");
@@ -138,9 +138,9 @@ class FromOutsideTests {
       bench.click("Soft");
       bench.counts(".said-yes", 0);
       bench.fill("Thermostat housing now, °C", "21");
-      bench.click("Keep the reading");
+      bench.click("Save the reading");
       bench.shows(".said-yes", "may be opened");
-      bench.step("Look over");
+      bench.step("Visual check");
       bench.shows("#look-said", "None of the");
       bench.click("Stained: Rear heater supply, tee");
       bench.shows("#look-said", "1 stained");
@@ -149,15 +149,15 @@ class FromOutsideTests {
       bench.click("Mark the level");
       bench.fill("Area of the tank at the mark, cm²", "60");
       bench.fill("Level now, mm above the mark", "-20");
-      bench.click("Keep the mark");
+      bench.click("Save the mark");
       bench.shows(".table", "\u221220 mm");
       bench.step("Fill up");
       bench.fill("How much", "0.6 L");
-      bench.click("Keep it");
+      bench.click("Save");
       bench.choose("in");
       bench.fill("How much", "0.6 L");
       bench.fill("Strength of what went in, %", "50");
-      bench.click("Keep it");
+      bench.click("Save");
       bench.shows(".table", "600 mL");
       bench.shows(".table", "47 %");
       bench.open(bench.jobPath() + "/waits?kind=next-morning");
@@ -191,7 +191,7 @@ class FromOutsideTests {
       bench.step("Make safe");
       bench.fill("Thermostat housing now, °C", "72");
       bench.fill("Room, °C", "20");
-      bench.click("Keep the reading");
+      bench.click("Save the reading");
       bench.shows(".said-no", "do not open before 45 °C");
       bench.click("Ring in");
       bench.shows(".rail .step-running", "Make safe");
@@ -199,16 +199,16 @@ class FromOutsideTests {
       bench.endWait("Orvia 16 smell " + hand);
       assertThat(bench.page.url()).as("it stays where one was").endsWith("/make-safe");
       bench.fill("Thermostat housing now, °C", "38");
-      bench.click("Keep the reading");
+      bench.click("Save the reading");
       // nothing cools so fast: the test has not waited, and is asked
       bench.click("Both are right");
       bench.click("Soft");
       bench.shows(".said-yes", "may be opened");
-      bench.step("Look over");
+      bench.step("Visual check");
       bench.click("Stained: Filler neck and cap");
       bench.step("Fill up");
       bench.fill("How much", "1.1 L");
-      bench.click("Keep it");
+      bench.click("Save");
       bench.shows(".plate", "1.1 L");
       bench.shows(".plate", "assumed 50 %");
       bench.step("Cap");
@@ -219,11 +219,11 @@ class FromOutsideTests {
       bench.shows(".plate", "17.4 psi");
       bench.fill("Opens at", "85");
       bench.fill("Highest it drives, m", "1500");
-      bench.click("Keep the test");
+      bench.click("Save the test");
       bench.shows(".said-list", "Opens early");
       bench.counts(".boiling-now", 1);
       bench.step("Pressure test");
-      bench.fill("Smallest step you read", "0.5 kPa");
+      bench.fill("Finest reading you can make", "0.5 kPa");
       bench.click("Begin pumping");
       bench.reading("120");
       bench.click("Place seen");
@@ -246,7 +246,7 @@ class FromOutsideTests {
       bench.job("Lumbra " + hand, "Needs water every week");
       bench.circuit("Set " + hand, "generator", "pump-hidden-gasket");
       bench.counts("#joint-heater-core\\.tubes", 0);
-      bench.step("Look over");
+      bench.step("Visual check");
       bench.follow(".chips-line a[href$='state=running']");
       bench.click("Dry: Pump shaft seal");
       bench.shows("#walk-pump\\.shaft-seal i", "dry, running");
@@ -383,7 +383,7 @@ class FromOutsideTests {
       bench.click("I am qualified");
       bench.counts(".said-yes", 0);
       bench.fill("Coolant or tank now, °C", "19");
-      bench.click("Keep the reading");
+      bench.click("Save the reading");
       bench.shows(".said-yes", "may be opened");
       bench.step("Cap");
       bench.fill("Stamped on the cap", "60 kPa");
@@ -392,7 +392,7 @@ class FromOutsideTests {
       bench.step("Cap");
       bench.shows(".plate", "30.0 kPa");
       bench.shows(".plate", "maker’s figure");
-      bench.step("Look over");
+      bench.step("Visual check");
       bench.click("Hidden: Battery plate, inlet".replace("Hidden", "Cannot see"));
       bench.click("Wet: Charger, outlet");
       bench.shows("#look-said", "1 wet");

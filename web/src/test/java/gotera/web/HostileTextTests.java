@@ -32,7 +32,7 @@ class HostileTextTests {
         if (page.equals("pressure-test")) {
           bench.open(job + "/" + page);
           bench.settled(() -> bench.page.getByText("Throw it away").click());
-          bench.fill("Smallest step you read", "0.5 kPa");
+          bench.fill("Finest reading you can make", "0.5 kPa");
         }
         // what the page refused is left out, the rest is kept
         for (Locator wrong : bench.page.locator("#bench [aria-invalid=true]").all()) {
@@ -42,7 +42,7 @@ class HostileTextTests {
         harmless(bench, page + " kept");
       }
       bench.page.locator("#gauge").fill(SCRIPT);
-      bench.click("Keep reading");
+      bench.click("Save reading");
       harmless(bench, "reading");
       bench.page.locator("summary").getByText("Curve from a file").click();
       bench.giveFile("<img src=x onerror=run>.csv", SCRIPT + "," + SCRIPT + "\n1,2\n");

@@ -21,7 +21,7 @@ class JourneyTests {
     try (Bench bench = Bench.of(application)) {
       bench.click("Start a test now");
       bench.fill("Stamped on the cap", "18 psi");
-      bench.fill("Smallest step you read", "0.1 kPa");
+      bench.fill("Finest reading you can make", "0.1 kPa");
       bench.page.getByText("digits").first().click();
       bench.click("Begin pumping");
       bench.shows(".limit-line", "124.1 kPa");
@@ -57,11 +57,11 @@ class JourneyTests {
       bench.step("Repair");
       bench.holds("#joint", "lower-hose.radiator-end");
       bench.fill("Done", "New clamp beyond the bead");
-      bench.click("Keep the note");
+      bench.click("Save the note");
 
       SimulatedHold hold = new SimulatedHold(6200, 124.1, List.of(), 61);
       bench.click("To the re-test");
-      bench.fill("Smallest step you read", "0.1 kPa");
+      bench.fill("Finest reading you can make", "0.1 kPa");
       bench.page.locator(".more summary").first().click();
       bench.fill("Thermometer reads to, K", "0.05");
       bench.fill("Liquid in the system", "6.2 L");
@@ -145,7 +145,7 @@ class JourneyTests {
       bench.press("Enter");
       bench.focus("#note");
       bench.type("New radiator; tap, mounts and bushings moved over");
-      bench.focus("text=Keep the note");
+      bench.focus("text=Save the note");
       bench.press("Enter");
 
       bench.focus(".rail a[href$='/re-test']");

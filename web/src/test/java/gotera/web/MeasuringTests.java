@@ -96,7 +96,7 @@ class MeasuringTests {
       bench.click("Save the cap");
       bench.click("Plan it first");
       bench.page.locator("summary").getByText("Gauge, pressure").click();
-      bench.fill("Smallest step you read", "0.1 kPa");
+      bench.fill("Finest reading you can make", "0.1 kPa");
       bench.fill("Maker’s rule: hold", "140");
       bench.fill("for, min", "3");
       bench.fill("lose at most", "8");
@@ -123,7 +123,7 @@ class MeasuringTests {
       assertThat(figure(bench.text(".plan-minutes"), "([\\d.]+) min")).isGreaterThan(before);
 
       bench.click("To the test");
-      bench.fill("Smallest step you read", "0.1 kPa");
+      bench.fill("Finest reading you can make", "0.1 kPa");
       bench.page.locator(".more summary").first().click();
       bench.fill("Maker’s rule: hold", "140");
       bench.fill("for, min", "3");
@@ -183,7 +183,7 @@ class MeasuringTests {
               List.of(Leak.seep(0.4, 110.3)),
               23);
       bench.page.locator(".more summary").first().click();
-      bench.fill("Smallest step you read", "0.2 kPa");
+      bench.fill("Finest reading you can make", "0.2 kPa");
       bench.fill("Thermometer reads to, K", "0.05");
       bench.click("Begin pumping");
       bench.curve(hold.csv());
@@ -260,7 +260,7 @@ class MeasuringTests {
   }
 
   private static void beginWithAir(Bench bench, String medium) {
-    bench.fill("Smallest step you read", "0.1 kPa");
+    bench.fill("Finest reading you can make", "0.1 kPa");
     bench.page.getByText(medium).click();
     bench.page.getByText("repair check").first().click();
     bench.page.locator(".more summary").first().click();
@@ -280,15 +280,15 @@ class MeasuringTests {
       bench.click("Level watch");
       bench.fill("Area of the tank at the mark, cm²", "60");
       bench.fill("Coolant, °C", "18");
-      bench.click("Keep the mark");
+      bench.click("Save the mark");
       bench.shows(".table", "the first mark");
       bench.fill("Level now, mm above the mark", "0");
       bench.fill("Coolant, °C", "18");
       bench.fill("Hours hot since the mark before", "none");
-      bench.click("Keep the mark");
+      bench.click("Save the mark");
       bench.shows("#hotSince-problem", "hours, for example");
       bench.fill("Hours hot since the mark before", "25");
-      bench.click("Keep the mark");
+      bench.click("Save the mark");
       // by hand: 1.645·√(6² + (1.5·3.3)²) mL in 1500 min
       assertThat(figure(bench.text(".statement"), "At most ([\\d.]+) mL/min"))
           .isBetween(0.007, 0.011);
@@ -311,7 +311,7 @@ class MeasuringTests {
       bench.fill("Gauge at the start", "110");
       bench.fill("Gauge at the end", "109.8");
       bench.fill("Time between, min:s", "10:00");
-      bench.click("Keep the check");
+      bench.click("Save the check");
       // by hand: 80 mL/211 kPa · 0.2 kPa in 10 min
       assertThat(bench.page.content()).contains("by itself (95 %), checked");
       bench.open("/");
@@ -330,7 +330,7 @@ class MeasuringTests {
           counted++;
         }
         bench.page.locator("#strokeGauge").fill(shown[i]);
-        bench.click("Keep the count");
+        bench.click("Save the count");
         bench.page.locator("#strokes summary").click();
       }
       bench.shows("#strokes", "19 strokes: 109.7 kPa");
@@ -355,7 +355,7 @@ class MeasuringTests {
   }
 
   private static void begin(Bench bench, String step, String soak) {
-    bench.fill("Smallest step you read", step);
+    bench.fill("Finest reading you can make", step);
     bench.page.locator(".more summary").first().click();
     bench.page.getByText(soak).click();
     bench.click("Begin pumping");
@@ -373,7 +373,7 @@ class MeasuringTests {
     bench.page.locator("#place").fill(place);
     bench.page.locator("#caughtVolume").fill(millilitres);
     bench.page.locator("#gathered").fill(minutes);
-    bench.click("Keep the catch");
+    bench.click("Save the catch");
     bench.page.locator("#caught summary").click();
   }
 

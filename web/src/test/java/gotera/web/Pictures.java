@@ -18,7 +18,7 @@ final class Pictures {
           "front=/",
           "intake=2:intake",
           "make-safe=2:make-safe",
-          "look-over=2:look-over",
+          "visual-check=2:visual-check",
           "fill-up=2:fill-up",
           "cap=2:cap",
           "pressure-test=2:pressure-test",

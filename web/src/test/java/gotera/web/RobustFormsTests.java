@@ -42,7 +42,7 @@ class RobustFormsTests {
           "intake",
           "make-safe",
           "cap",
-          "look-over",
+          "visual-check",
           "find",
           "find?joint=radiator.core",
           "dye",
@@ -105,7 +105,7 @@ class RobustFormsTests {
       addresses.add(begun.job() + "/" + odd);
       addresses.add(begun.job() + "/pressure-test?test=" + odd);
       addresses.add(begun.job() + "/find?joint=" + odd);
-      addresses.add(begun.job() + "/look-over?state=" + odd + "&joint=" + odd);
+      addresses.add(begun.job() + "/visual-check?state=" + odd + "&joint=" + odd);
       addresses.add(begun.job() + "/circuit?preset=" + odd);
       addresses.add("/tests/" + odd + "/set-up");
       addresses.add("/photos/" + odd);

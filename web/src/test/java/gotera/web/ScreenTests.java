@@ -14,7 +14,7 @@ class ScreenTests {
       List.of(
           "intake",
           "make-safe",
-          "look-over?state=pressure",
+          "visual-check?state=pressure",
           "fill-up",
           "cap",
           "pressure-test",

@@ -27,7 +27,7 @@ class TogetherTests {
       gauge.step("Cap");
       gauge.fill("Stamped on the cap", "18 psi");
       gauge.click("Save the cap");
-      gauge.fill("Smallest step you read", "0.5 kPa");
+      gauge.fill("Finest reading you can make", "0.5 kPa");
       gauge.click("Begin pumping");
       gauge.reading("120");
       gauge.click("Valve shut");

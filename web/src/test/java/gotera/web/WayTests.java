@@ -34,7 +34,7 @@ class WayTests {
       bench.fill("Thermostat housing now, °C", "21");
       bench.fill("Room, °C", "20");
       primary(bench, way); // keep the reading
-      primary(bench, way); // next: look over
+      primary(bench, way); // next: visual check
       bench.shows(".way", "what is wet now is the cheapest find");
       primary(bench, way); // next: fill up
       bench.fill("How much", "0.6");
@@ -42,7 +42,7 @@ class WayTests {
       primary(bench, way); // next: cap
       bench.fill("Stamped on the cap", "16 psi");
       primary(bench, way); // save the cap, on to the test
-      bench.fill("Smallest step you read", "0.5 kPa");
+      bench.fill("Finest reading you can make", "0.5 kPa");
       primary(bench, way); // begin pumping
       bench.focus("#gauge");
       bench.type("110");
@@ -56,8 +56,8 @@ class WayTests {
               "Begin the job",
               "Next: Make safe",
               "Soft",
-              "Keep the reading",
-              "Next: Look over",
+              "Save the reading",
+              "Next: Visual check",
               "Next: Fill up",
               "Next: Cap",
               "Save the cap",
@@ -82,7 +82,7 @@ class WayTests {
       bench.click("Skip this step");
       bench.step("Fill up");
       bench.fill("How much", "0.6");
-      bench.click("Keep it");
+      bench.click("Save");
       bench.counts(".rail .step-skipped", 0);
       bench.open(bench.jobPath() + "/history");
       bench.shows("main", "step skipped");

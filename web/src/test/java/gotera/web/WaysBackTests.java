@@ -21,7 +21,7 @@ class WaysBackTests {
       done++;
       bench.fill("Stamped on the cap", "16 psi");
       done++;
-      bench.fill("Smallest step you read", "0.5 kPa");
+      bench.fill("Finest reading you can make", "0.5 kPa");
       done++;
       bench.click("Begin pumping");
       done++;
@@ -49,8 +49,8 @@ class WaysBackTests {
       bench.click("Valve shut");
       bench.click("Set up anew");
       bench.shows("h1", "Set up anew");
-      bench.fill("Smallest step you read", "2 kPa");
-      bench.click("Keep the set-up");
+      bench.fill("Finest reading you can make", "2 kPa");
+      bench.click("Save the set-up");
       bench.shows("#gauge-now", "110");
       bench.shows(".bench-head .sub", "gauge read to 2 kPa");
       bench.click("Set up anew");
@@ -91,7 +91,7 @@ class WaysBackTests {
     try (Bench bench = pumping(application)) {
       bench.reading("110");
       bench.click("Another test");
-      bench.fill("Smallest step you read", "1 kPa");
+      bench.fill("Finest reading you can make", "1 kPa");
       bench.click("Begin pumping");
       bench.shows("h1", "Pressure test 2");
       bench.reading("90");
@@ -194,7 +194,7 @@ class WaysBackTests {
       bench.fill("One stroke, mL", "15");
       bench.page.locator("[data-stroke]").click();
       bench.page.locator("#strokeGauge").fill("25");
-      bench.click("Keep the count");
+      bench.click("Save the count");
       bench.page.locator("#strokes summary").click();
       bench.click("Take the last count back");
       assertThat(bench.page.locator("#strokes")).not().containsText("25.0 kPa");
@@ -209,7 +209,7 @@ class WaysBackTests {
       bench.page.locator("#place").fill("cylinder 3");
       bench.page.locator("#caughtVolume").fill("4");
       bench.page.locator("#gathered").fill("5");
-      bench.click("Keep the catch");
+      bench.click("Save the catch");
       if (bench.page.locator("#caught[open]").count() == 0) {
         bench.page.locator("#caught summary").click();
       }
@@ -230,7 +230,7 @@ class WaysBackTests {
       bench.settled(() -> bench.page.locator("#joint-looks button").first().click());
       assertThat(bench.page.locator("#joint-looks li")).hasCount(0);
 
-      bench.open(job + "/look-over");
+      bench.open(job + "/visual-check");
       bench.settled(() -> bench.page.locator("button[aria-label^='Wet: ']").first().click());
       bench.settled(() -> bench.page.locator("button[aria-label^='Take back: ']").first().click());
       assertThat(bench.page.locator("button[aria-label^='Take back: ']")).hasCount(0);
@@ -244,13 +244,13 @@ class WaysBackTests {
 
       bench.open(job + "/repair");
       bench.page.locator("#note").fill("Clamp at the wrong hose");
-      bench.click("Keep the note");
+      bench.click("Save the note");
       bench.click("Take back: Clamp at the wrong hose");
       bench.shows("#bench", "Nothing is repaired yet");
 
       bench.open(job + "/make-safe");
       bench.fill("Thermostat housing now, °C", "28");
-      bench.click("Keep the reading");
+      bench.click("Save the reading");
       bench.unfold("Said and read");
       bench.settled(() -> bench.page.locator("#safe-log button").first().click());
       assertThat(bench.page.locator("#safe-log li")).hasCount(0);
@@ -258,7 +258,7 @@ class WaysBackTests {
       bench.open(job + "/level-watch");
       bench.fill("Area of the tank at the mark, cm²", "60");
       bench.fill("Coolant, °C", "18");
-      bench.click("Keep the mark");
+      bench.click("Save the mark");
       bench.settled(() -> bench.page.locator("button[aria-label^='Take back the mark']").click());
       assertThat(bench.page.locator("button[aria-label^='Take back the mark']")).hasCount(0);
 
@@ -274,9 +274,9 @@ class WaysBackTests {
       bench.job("Fenn 20 in a hurry", "It drips");
       bench.open(bench.jobPath() + "/make-safe");
       bench.fill("Thermostat housing now, °C", "82");
-      bench.click("Keep the reading");
+      bench.click("Save the reading");
       bench.fill("Thermostat housing now, °C", "30");
-      bench.click("Keep the reading");
+      bench.click("Save the reading");
       assertThat(bench.page.locator("#coolant-problem")).isVisible();
       assertThat(bench.page.locator("#coolant")).hasValue("30");
       assertThat(bench.button("Both are right")).isVisible();
@@ -291,12 +291,12 @@ class WaysBackTests {
       bench.page.locator("#gauge").fill("109.3");
       bench.page.locator("#gauge").blur();
       bench.page.context().clearCookies();
-      bench.button("Keep reading").click();
+      bench.button("Save reading").click();
       bench.page.locator("#username").waitFor();
       bench.signIn("bench", Application.PASSWORD);
       bench.shows("h1", "Pressure test 1");
       assertThat(bench.page.locator("#gauge")).hasValue("109.3");
-      bench.click("Keep reading");
+      bench.click("Save reading");
       bench.shows("#gauge-now", "109.3");
     }
   }
@@ -305,7 +305,7 @@ class WaysBackTests {
   void aDoubleClickStoresOnce(Application.Running application) {
     try (Bench bench = pumping(application)) {
       bench.page.locator("#gauge").fill("110");
-      bench.settled(() -> bench.button("Keep reading").dblclick());
+      bench.settled(() -> bench.button("Save reading").dblclick());
       bench.shows("#entries summary", "1 read");
       // the same page once more, from behind: the back button and the same form again
       bench.page.locator("#gauge").fill("109");

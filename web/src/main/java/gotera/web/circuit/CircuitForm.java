@@ -5,7 +5,7 @@ import gotera.circuit.Features.Drive;
 import gotera.circuit.Features.Engine;
 import gotera.circuit.Features.Extra;
 import gotera.circuit.Features.Fill;
-import gotera.circuit.Features.Lie;
+import gotera.circuit.Features.Orientation;
 import gotera.web.shell.Entry;
 import gotera.web.shell.FieldProblems;
 import gotera.word.Worded;
@@ -22,7 +22,7 @@ import org.jspecify.annotations.Nullable;
  * @param drive what drives it
  * @param fill where it is filled
  * @param engine how its cylinders stand
- * @param lie how it lies
+ * @param orientation how it lies
  * @param extras what it has besides
  * @param version version of the engine type that was read
  */
@@ -32,7 +32,7 @@ record CircuitForm(
     String drive,
     String fill,
     String engine,
-    String lie,
+    String orientation,
     @Nullable List<String> extras,
     int version) {
   /** Everything absent is empty. */
@@ -42,7 +42,7 @@ record CircuitForm(
     drive = Entry.text(drive, 20);
     fill = Entry.text(fill, 20);
     engine = Entry.text(engine, 20);
-    lie = Entry.text(lie, 20);
+    orientation = Entry.text(orientation, 20);
     extras = extras == null ? List.of() : List.copyOf(extras);
   }
 
@@ -53,13 +53,13 @@ record CircuitForm(
         f.drive().word(),
         f.fill().word(),
         f.engine().word(),
-        f.lie().word(),
+        f.orientation().word(),
         f.extras().stream().map(Extra::word).toList(),
         version);
   }
 
   CircuitForm withVersion(int newer) {
-    return new CircuitForm(vehicle, typeName, drive, fill, engine, lie, extras, newer);
+    return new CircuitForm(vehicle, typeName, drive, fill, engine, orientation, extras, newer);
   }
 
   /** Whether an extra is chosen. */
@@ -77,7 +77,7 @@ record CircuitForm(
         Worded.of(Drive.class, drive).orElse(Drive.PETROL),
         Worded.of(Fill.class, fill).orElse(Fill.NECK),
         Worded.of(Engine.class, engine).orElse(Engine.INLINE),
-        Worded.of(Lie.class, lie).orElse(Lie.ACROSS),
+        Worded.of(Orientation.class, orientation).orElse(Orientation.ACROSS),
         chosen);
   }
 

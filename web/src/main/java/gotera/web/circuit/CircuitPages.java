@@ -94,7 +94,7 @@ class CircuitPages {
     model.addAttribute("drives", choices("drive.", Features.Drive.values()));
     model.addAttribute("fills", choices("fill.", Features.Fill.values()));
     model.addAttribute("engines", choices("engine.", Features.Engine.values()));
-    model.addAttribute("lies", choices("lie.", Features.Lie.values()));
+    model.addAttribute("orientations", choices("orientation.", Features.Orientation.values()));
     model.addAttribute("extras", choices("extra.", Features.Extra.values()));
   }
 

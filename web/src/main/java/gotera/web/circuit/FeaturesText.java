@@ -6,14 +6,16 @@ import gotera.circuit.Features.Drive;
 import gotera.circuit.Features.Engine;
 import gotera.circuit.Features.Extra;
 import gotera.circuit.Features.Fill;
-import gotera.circuit.Features.Lie;
+import gotera.circuit.Features.Orientation;
 import gotera.word.Worded;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
 
-/** Features as stored: drive, fill, engine, lie and the extras, words with blanks between. */
+/**
+ * Features as stored: drive, fill, engine, orientation and the extras, words with blanks between.
+ */
 final class FeaturesText {
   private FeaturesText() {}
 
@@ -22,7 +24,7 @@ final class FeaturesText {
     words.add(f.drive().word());
     words.add(f.fill().word());
     words.add(f.engine().word());
-    words.add(f.lie().word());
+    words.add(f.orientation().word());
     // in the order they are declared, so that the same features are the same text
     for (Extra extra : Extra.values()) {
       if (f.has(extra)) {
@@ -43,7 +45,7 @@ final class FeaturesText {
         Worded.of(Drive.class, words.get(0)).orElse(CircuitPresets.USUAL.drive()),
         Worded.of(Fill.class, words.get(1)).orElse(CircuitPresets.USUAL.fill()),
         Worded.of(Engine.class, words.get(2)).orElse(CircuitPresets.USUAL.engine()),
-        Worded.of(Lie.class, words.get(3)).orElse(CircuitPresets.USUAL.lie()),
+        Worded.of(Orientation.class, words.get(3)).orElse(CircuitPresets.USUAL.orientation()),
         extras);
   }
 }

@@ -269,7 +269,7 @@ class DemoData {
             Features.Drive.DIESEL,
             Features.Fill.NECK,
             Features.Engine.INLINE,
-            Features.Lie.ALONG,
+            Features.Orientation.ALONG,
             Extra.NO_HEATER,
             Extra.BYPASS_HOSE,
             Extra.PUMP_HIDDEN_GASKET,

@@ -125,13 +125,18 @@ class Rail {
    * @param skip where the step is skipped; empty where it is done or runs
    * @param takeUp where a skipped step is taken up again; empty where it was not skipped
    */
-  record Way(String why, String next, String address, boolean leads, String skip, String takeUp) {}
+  record Way(String why, String next, String address, boolean leads, String skip, String takeUp) {
+    /** Whether it is worth a line: while a step is being worked at, its own page says enough. */
+    public boolean isSaid() {
+      return leads || !skip.isEmpty() || !takeUp.isEmpty();
+    }
+  }
 
   /** Where it goes on from the step that is shown. */
   Way way(UUID jobId, Step shown) {
     State state = status(jobId, shown).state();
     boolean untouched = state == State.UNTOUCHED;
-    Step next = untouched && shown.isOpenEnded() ? after(jobId, shown) : waitsFor(jobId);
+    Step next = untouched ? after(jobId, shown) : waitsFor(jobId);
     boolean elsewhere = next != shown;
     boolean leads = elsewhere && (!untouched || shown.isOpenEnded()) && state != State.RUNNING;
     String step = "/jobs/" + jobId + "/steps/" + shown.word();

@@ -7,7 +7,7 @@ public enum Step {
   INTAKE("intake", true),
   CIRCUIT("circuit", true),
   MAKE_SAFE("make-safe", true),
-  LOOK_OVER("look-over", true),
+  VISUAL_CHECK("visual-check", true),
   FILL_UP("fill-up", true),
   CAP("cap", true),
   PRESSURE_TEST("pressure-test", true),
@@ -39,12 +39,12 @@ public enum Step {
 
   /** Whether a job goes on without it once a later step was touched. */
   boolean canBePassed() {
-    return this == CIRCUIT || this == MAKE_SAFE || this == LOOK_OVER || this == FILL_UP;
+    return this == CIRCUIT || this == MAKE_SAFE || this == VISUAL_CHECK || this == FILL_UP;
   }
 
   /** Whether one may go on from it without having done anything: it is never quite done. */
   boolean isOpenEnded() {
-    return this == CIRCUIT || this == LOOK_OVER;
+    return this == CIRCUIT || this == VISUAL_CHECK;
   }
 
   /** The step a word means. */

@@ -69,10 +69,10 @@ class LookController {
     this.words = words;
   }
 
-  /** A place of the walk-round. */
+  /** A place of the visual check. */
   record Place(String code, String name, String shows, String seen, String mark, String lookId) {}
 
-  @GetMapping("/jobs/{id}/look-over")
+  @GetMapping("/jobs/{id}/visual-check")
   String page(
       @PathVariable UUID id,
       @RequestParam(defaultValue = "") String state,
@@ -105,7 +105,7 @@ class LookController {
         .filter(s -> s.wet() && s.state() != state)
         .forEach(s -> wetElsewhere.put(s.joint(), s));
     List<Joint> order = inOrder(id, circuit);
-    model.addAttribute("place", new JobPlace(id, Step.LOOK_OVER, figures));
+    model.addAttribute("place", new JobPlace(id, Step.VISUAL_CHECK, figures));
     model.addAttribute("state", state.word());
     model.addAttribute("gauge", gauge.isEmpty() ? lastGauge(id, figures) : gauge);
     model.addAttribute("problems", problems);
@@ -113,7 +113,7 @@ class LookController {
     model.addAttribute("above", places(circuit, order, seen, wetElsewhere, true));
     model.addAttribute("below", places(circuit, order, seen, wetElsewhere, false));
     model.addAttribute("said", rounds.said(rounds.of(id, state)));
-    return "look/look-over";
+    return "look/visual-check";
   }
 
   /** What the gauge of a test that runs showed last. */
@@ -125,7 +125,7 @@ class LookController {
         .orElse("");
   }
 
-  @PostMapping("/jobs/{id}/look-over")
+  @PostMapping("/jobs/{id}/visual-check")
   Object look(
       @PathVariable UUID id,
       @RequestParam(defaultValue = "") String state,
@@ -154,7 +154,7 @@ class LookController {
         id,
         new Looked(parts[0], then, saw.get(), pressure, OptionalDouble.empty()),
         principal.getName());
-    return "redirect:/jobs/" + id + "/look-over?state=" + then.word();
+    return "redirect:/jobs/" + id + "/visual-check?state=" + then.word();
   }
 
   @PostMapping("/jobs/{id}/looks/{lookId}/withdraw")
@@ -168,7 +168,7 @@ class LookController {
     circuits.withdraw(id, lookId, principal.getName());
     boolean known = circuits.circuit(id).joint(joint).isPresent();
     return Worded.of(LookState.class, state).isPresent()
-        ? "redirect:/jobs/" + id + "/look-over?state=" + state
+        ? "redirect:/jobs/" + id + "/visual-check?state=" + state
         : "redirect:/jobs/" + id + "/find" + (known ? "?joint=" + joint : "");
   }
 

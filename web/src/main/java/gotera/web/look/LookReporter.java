@@ -7,7 +7,7 @@ import gotera.web.shell.Words;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 
-/** Tells the rail how far the walk-round is. */
+/** Tells the rail how far the visual check is. */
 @Component
 class LookReporter implements StepReporter {
   private final WalkRounds rounds;
@@ -20,7 +20,7 @@ class LookReporter implements StepReporter {
 
   @Override
   public Step step() {
-    return Step.LOOK_OVER;
+    return Step.VISUAL_CHECK;
   }
 
   @Override

@@ -1,5 +1,5 @@
 /**
- * The walk-round: every place of the circuit, likeliest and cheapest first, from above and then
+ * The visual check: every place of the circuit, likeliest and cheapest first, from above and then
  * from below, with one touch for each.
  *
  * <p>Not here: what was seen at a joint (circuit) and what it says (evidence).

@@ -5,6 +5,8 @@ import jakarta.servlet.http.HttpServletRequest;
 import java.time.Clock;
 import java.util.List;
 import java.util.Locale;
+import org.springframework.beans.factory.ObjectProvider;
+import org.springframework.boot.info.BuildProperties;
 import org.springframework.web.bind.annotation.ControllerAdvice;
 import org.springframework.web.bind.annotation.ModelAttribute;
 
@@ -12,9 +14,12 @@ import org.springframework.web.bind.annotation.ModelAttribute;
 @ControllerAdvice
 class ShellAdvice {
   private final Clock clock;
+  private final String version;
 
-  ShellAdvice(Clock clock) {
+  ShellAdvice(Clock clock, ObjectProvider<BuildProperties> build) {
     this.clock = clock;
+    // a build by hand may lack the description of itself
+    this.version = build.stream().map(BuildProperties::getVersion).findFirst().orElse("");
   }
 
   /**
@@ -29,6 +34,7 @@ class ShellAdvice {
    * @param account who is signed in
    * @param leads whether it is a lead
    * @param readsOnly whether it measures nothing
+   * @param version the version, for the foot
    */
   record Frame(
       List<UnitChoice> units,
@@ -39,7 +45,8 @@ class ShellAdvice {
       long now,
       String account,
       boolean leads,
-      boolean readsOnly) {}
+      boolean readsOnly,
+      String version) {}
 
   /** A unit of pressure that can be chosen. */
   record UnitChoice(String value, String symbol, boolean chosen) {}
@@ -64,6 +71,7 @@ class ShellAdvice {
         clock.millis(),
         request.getRemoteUser() == null ? "" : request.getRemoteUser(),
         request.isUserInRole("LEAD"),
-        request.isUserInRole("SERVICE_DESK"));
+        request.isUserInRole("SERVICE_DESK"),
+        version);
   }
 }

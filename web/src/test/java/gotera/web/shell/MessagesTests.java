@@ -101,7 +101,7 @@ class MessagesTests {
   }
 
   private static Features with(Drive drive, Fill fill, Set<Extra> extras) {
-    return new Features(drive, fill, Features.Engine.V, Features.Lie.ALONG, extras);
+    return new Features(drive, fill, Features.Engine.V, Features.Orientation.ALONG, extras);
   }
 
   private void words(Circuit circuit) {
@@ -132,7 +132,7 @@ class MessagesTests {
     Stream.of(Drive.values()).forEach(v -> has("drive." + v.word()));
     Stream.of(Fill.values()).forEach(v -> has("fill." + v.word()));
     Stream.of(Features.Engine.values()).forEach(v -> has("engine." + v.word()));
-    Stream.of(Features.Lie.values()).forEach(v -> has("lie." + v.word()));
+    Stream.of(Features.Orientation.values()).forEach(v -> has("orientation." + v.word()));
     Stream.of(Extra.values()).forEach(v -> has("extra." + v.word()));
     Stream.of(CircuitEdit.Spot.values()).forEach(v -> has("spot." + word(v)));
     Stream.of(CircuitEdit.Region.values()).forEach(v -> has("region." + word(v)));

@@ -1,0 +1,102 @@
+package gotera.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+
+/** The glossary's last table is kept: no word it calls wrong stands where it says it is wrong. */
+class GlossaryTests {
+  private static final Path GLOSSARY = Path.of("../docs/glossary.md");
+
+  /**
+   * A word that is wrong.
+   *
+   * @param word the word
+   * @param where screen, address, code or table
+   */
+  private record Wrong(String word, List<String> where) {}
+
+  @Test
+  void noWordThatIsWrongIsUsed() throws IOException {
+    List<Wrong> wrong = wrong();
+    assertThat(wrong).as("the table was read").hasSizeGreaterThan(5);
+    List<Path> screen = files("src/main/resources/templates", ".html");
+    screen.addAll(files("src/main/resources", "messages.properties"));
+    List<Path> code = new ArrayList<>();
+    for (String module : List.of("core", "formats", "drawing", "cli", "web")) {
+      code.addAll(files("../" + module + "/src/main/java", ".java"));
+    }
+    List<Path> tables = files("src/main/resources/db/migration", ".sql");
+    assertThat(screen).hasSizeGreaterThan(20);
+    assertThat(code).hasSizeGreaterThan(200);
+    assertThat(tables).isNotEmpty();
+    List<String> found = new ArrayList<>();
+    for (Wrong w : wrong) {
+      for (String where : w.where()) {
+        List<Path> searched =
+            switch (where) {
+              case "screen" -> screen;
+              case "address", "code" -> code;
+              case "table" -> tables;
+              default -> throw new IllegalStateException("no such place: " + where);
+            };
+        searched.stream()
+            .filter(p -> has(p, w.word()))
+            .forEach(p -> found.add(p + " says “" + w.word() + "”"));
+      }
+    }
+    assertThat(found).isEmpty();
+  }
+
+  @Test
+  void everyTermHasItsMeaning() throws IOException {
+    List<String> terms =
+        Files.readAllLines(GLOSSARY).stream()
+            .takeWhile(l -> !l.startsWith("## Words"))
+            .filter(l -> l.startsWith("| ") && !l.startsWith("| term"))
+            .toList();
+    assertThat(terms).hasSizeGreaterThan(50);
+    assertThat(terms)
+        .allSatisfy(
+            l -> {
+              String[] cells = l.split("\\|", -1);
+              assertThat(cells).as(l).hasSize(5);
+              assertThat(cells[3]).as(l).isNotBlank();
+            });
+    List<String> names = terms.stream().map(l -> l.split("\\|", -1)[1].strip()).toList();
+    assertThat(names).doesNotHaveDuplicates().isSorted();
+  }
+
+  private static List<Wrong> wrong() throws IOException {
+    return Files.readAllLines(GLOSSARY).stream()
+        .dropWhile(l -> !l.startsWith("## Words"))
+        .filter(l -> l.startsWith("| ") && !l.startsWith("| wrong"))
+        .map(l -> l.split("\\|", -1))
+        .map(c -> new Wrong(c[1].strip(), List.of(c[3].strip().split(", "))))
+        .toList();
+  }
+
+  private static boolean has(Path file, String word) {
+    try {
+      return Pattern.compile("(?<![\\w-])" + Pattern.quote(word) + "(?![\\w-])")
+          .matcher(Files.readString(file))
+          .find();
+    } catch (IOException e) {
+      throw new UncheckedIOException(file.toString(), e);
+    }
+  }
+
+  private static List<Path> files(String folder, String ending) throws IOException {
+    try (Stream<Path> all = Files.walk(Path.of(folder))) {
+      return new ArrayList<>(all.filter(p -> p.toString().endsWith(ending)).toList());
+    }
+  }
+}
