@@ -34,7 +34,11 @@ class CircuitPagesTests {
     }
     Http.Answer svg = http.get("/jobs/" + job + "/circuit.svg");
     assertThat(svg.header("Content-Type")).startsWith("image/svg+xml");
-    assertThat(svg.text()).startsWith("<svg ").contains("rear heater").doesNotContain("<script");
+    assertThat(svg.text())
+        .startsWith("<svg ")
+        .contains("rear heater")
+        .contains("class=\"ground\"/>")
+        .doesNotContain("<script");
   }
 
   @Test

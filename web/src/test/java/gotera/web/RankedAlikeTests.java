@@ -13,6 +13,7 @@ import gotera.web.evidence.Cases;
 import gotera.web.job.JobService;
 import gotera.web.job.JobView;
 import java.util.List;
+import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 
@@ -56,5 +57,20 @@ class RankedAlikeTests {
         assertThat(page).contains(Math.round(100 * s.probability()) + " %");
       }
     }
+  }
+
+  @Test
+  void whileMoreLeaksThanWasFoundTheWayLeadsToFindAndNotToTheRepair() {
+    UUID job = demo("Halde 31");
+    assertThat(lead.get("/jobs/" + job).location()).endsWith("/find");
+    assertThat(lead.get("/jobs/" + job + "/pressure-test").text()).contains("Next: Find");
+  }
+
+  private UUID demo(String vehicle) {
+    return application.bean(JobService.class).open().stream()
+        .filter(j -> j.vehicle().filter(vehicle::equals).isPresent())
+        .map(JobView::id)
+        .findFirst()
+        .orElseThrow();
   }
 }

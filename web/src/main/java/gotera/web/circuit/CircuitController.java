@@ -164,11 +164,7 @@ class CircuitController {
 
   @GetMapping("/jobs/{id}/circuit.svg")
   ResponseEntity<String> svg(@PathVariable UUID id) {
-    String drawing =
-        drawings
-            .of(id, types.asNow(id), Wanted.plain("#"))
-            .replaceFirst("<svg ", "<svg width=\"1000\" height=\"600\" ")
-            .replaceFirst(">", "><style>" + SvgStyle.TEXT + "</style>");
+    String drawing = SvgStyle.alone(drawings.of(id, types.asNow(id), Wanted.plain("#")));
     return ResponseEntity.ok()
         .contentType(MediaType.parseMediaType("image/svg+xml;charset=UTF-8"))
         .header(

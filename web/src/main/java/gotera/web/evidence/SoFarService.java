@@ -11,6 +11,7 @@ import gotera.web.circuit.Suspicion;
 import gotera.web.evidence.SoFar.Site;
 import gotera.web.job.JobHeadline;
 import gotera.web.job.JobPageContributor;
+import gotera.web.job.LooksOn;
 import gotera.web.job.Step;
 import gotera.web.pressure.Caught;
 import gotera.web.pressure.PressurePages;
@@ -28,7 +29,7 @@ import org.springframework.stereotype.Service;
 
 /** Balances the newest test against the sites found. */
 @Service
-class SoFarService implements JobPageContributor, JobHeadline, Suspicion {
+class SoFarService implements JobPageContributor, JobHeadline, Suspicion, LooksOn {
   private final Cases cases;
   private final PressurePages pages;
   private final CircuitWords names;
@@ -106,6 +107,11 @@ class SoFarService implements JobPageContributor, JobHeadline, Suspicion {
         .map(Flag.SamePart.class::cast)
         .map(f -> words.say("so-far.same-part", f.part(), Figures.plain(f.weeksAgo())))
         .findFirst();
+  }
+
+  @Override
+  public boolean looksOn(UUID jobId) {
+    return cases.of(jobId).balance().filter(LeakBalance::anotherLeak).isPresent();
   }
 
   @Override

@@ -20,9 +20,11 @@ class Rail {
 
   private final Map<Step, StepReporter> reporters = new EnumMap<>(Step.class);
   private final SkippedSteps skipped;
+  private final List<LooksOn> lookOn;
   private final Words words;
 
-  Rail(List<StepReporter> reporters, SkippedSteps skipped, Words words) {
+  Rail(List<StepReporter> reporters, SkippedSteps skipped, List<LooksOn> lookOn, Words words) {
+    this.lookOn = lookOn;
     this.skipped = skipped;
     reporters.forEach(r -> this.reporters.put(r.step(), r));
     this.words = words;
@@ -90,7 +92,11 @@ class Rail {
         first = null;
       }
     }
-    return again != null ? again : first != null ? first : Step.HAND_OVER;
+    Step next = again != null ? again : first != null ? first : Step.HAND_OVER;
+    // nothing is repaired while more leaks than was found
+    return next == Step.REPAIR && lookOn.stream().anyMatch(l -> l.looksOn(jobId))
+        ? Step.FIND
+        : next;
   }
 
   /** A step that cannot be read says so in its place; the others stand. */
