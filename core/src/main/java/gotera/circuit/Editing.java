@@ -51,6 +51,20 @@ public record Editing(Circuit circuit, Optional<Problem> problem) {
     return now;
   }
 
+  /** Of some edits, in order, those that still make sense. */
+  public static List<CircuitEdit> sensible(Circuit circuit, List<CircuitEdit> edits) {
+    List<CircuitEdit> sensible = new ArrayList<>();
+    Circuit now = circuit;
+    for (CircuitEdit edit : edits) {
+      Editing editing = apply(now, edit);
+      if (editing.problem().isEmpty()) {
+        sensible.add(edit);
+      }
+      now = editing.circuit();
+    }
+    return sensible;
+  }
+
   /** Applies one edit. */
   public static Editing apply(Circuit c, CircuitEdit edit) {
     if (edit instanceof CircuitEdit.Rename e) {

@@ -2,6 +2,7 @@ package gotera.level;
 
 import gotera.coolant.CoolantMixture;
 import gotera.coolant.Expansion;
+import gotera.pressure.setup.Usual;
 import gotera.quantity.Temperature;
 import gotera.uncertainty.DecisionLimits;
 import java.time.Duration;
@@ -51,12 +52,6 @@ public record LevelWatch(
   /** The same where none was read, both about the room's (K) (our judgement, untested). */
   private static final double UNREAD_U = 5;
 
-  /** Temperature at which marks are read (°C) (our judgement, untested). */
-  private static final double COLD = 20;
-
-  /** Coolant of a vehicle whose volume is not known (mL) (our judgement, untested). */
-  private static final double USUAL_LIQUID = 8000;
-
   /** Nobody writes a mark down later than this (our judgement, untested). */
   public static final Duration LONGEST_AGO = Duration.ofDays(366);
 
@@ -97,8 +92,8 @@ public record LevelWatch(
         60 * hotHours(marks),
         read ? last.celsius().getAsDouble() - first.celsius().getAsDouble() : 0,
         read ? READ_U : UNREAD_U,
-        Expansion.againstCastings(coolant, Temperature.ofCelsius(COLD))
-            * liquid.orElse(USUAL_LIQUID));
+        Expansion.againstCastings(coolant, Temperature.ofCelsius(Usual.ROOM))
+            * liquid.orElse(Usual.LIQUID));
   }
 
   /** Hours it covers (h). */

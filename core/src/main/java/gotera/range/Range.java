@@ -127,7 +127,9 @@ public enum Range {
   /** A measured leak rate told by a file (mL/min). */
   RATE(-1000, 100_000, "mL/min"),
   /** Its standard uncertainty (mL/min). */
-  RATE_U(1e-6, 100_000, "mL/min");
+  RATE_U(1e-6, 100_000, "mL/min"),
+  /** Lower bound of a gross leak. */
+  LEAST_RATE(0.001, 100_000, "mL/min");
 
   private final double low;
   private final double high;

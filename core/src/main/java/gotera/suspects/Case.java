@@ -4,6 +4,7 @@ import gotera.balance.LeakBalance;
 import gotera.balance.SiteFlow;
 import gotera.circuit.Circuit;
 import gotera.circuit.Circuit.Joint;
+import gotera.circuit.DripSpot;
 import gotera.circuit.DripTrace;
 import gotera.circuit.Reach;
 import gotera.dye.Glow;
@@ -68,16 +69,20 @@ public record Case(Circuit circuit, List<Observation> observed, boolean heaterVa
 
   private static final Vocabulary VOCABULARY = Vocabulary.published();
 
-  /** Leaves out what is at a place that this vehicle does not have. */
+  /** Leaves out what is at a place or spot that this vehicle does not have. */
   public Case {
     Set<String> places =
         VOCABULARY.places(circuit).stream().map(PlaceFacts::place).collect(Collectors.toSet());
-    observed = observed.stream().filter(o -> isHere(o, places)).toList();
+    List<DripSpot> spots = DripSpot.in(circuit);
+    observed = observed.stream().filter(o -> isHere(o, places, spots)).toList();
   }
 
-  private static boolean isHere(Observation o, Set<String> places) {
+  private static boolean isHere(Observation o, Set<String> places, List<DripSpot> spots) {
     if (o instanceof Looked look) {
       return places.contains(look.place());
+    }
+    if (o instanceof Dripped drip) {
+      return spots.contains(drip.spot());
     }
     return !(o instanceof Scanned scan) || places.contains(scan.place());
   }

@@ -150,7 +150,14 @@ public sealed interface Observation {
     record Rate(double rate, double u, LeakLaw law) implements Outcome {}
 
     /** So much at least: a gross leak (mL/min). */
-    record AtLeast(double rate) implements Outcome {}
+    record AtLeast(double rate) implements Outcome {
+      /** Refuses a bound that says nothing. */
+      public AtLeast {
+        if (!(rate > 0)) {
+          throw new IllegalArgumentException("a gross leak loses something, not " + rate);
+        }
+      }
+    }
   }
 
   /**

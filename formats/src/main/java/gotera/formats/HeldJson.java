@@ -47,7 +47,7 @@ final class HeldJson {
   }
 
   private static Optional<Outcome> outcome(JsonMembers f, Optional<VerdictKind> verdict) {
-    OptionalDouble least = f.number("at_least_ml_per_min", Range.RATE);
+    OptionalDouble least = f.number("at_least_ml_per_min", Range.LEAST_RATE);
     LeakLaw law = f.choice("law", LeakLaw.class).orElse(LeakLaw.ORIFICE);
     if (least.isPresent()) {
       return Optional.of(new Outcome.AtLeast(least.getAsDouble()));

@@ -75,6 +75,14 @@ class JobJsonTests {
     }
 
     @Test
+    void aGrossLeakThatLosesNothing() {
+      for (String least : List.of("0", "-5", "1e300")) {
+        assertThat(problem("{\"check\":\"pressure-test\",\"at_least_ml_per_min\":" + least + "}"))
+            .contains("findings[0].at_least_ml_per_min");
+      }
+    }
+
+    @Test
     void aLookWithoutAPlace() {
       assertThat(problem("{\"check\":\"look\",\"saw\":\"dry\"}")).contains("findings[0].at");
     }

@@ -51,6 +51,16 @@ class SchemaTests {
     }
   }
 
+  @Test
+  void enoughOfTheRandomDescriptionsAreRead() {
+    long read =
+        generators()
+            .map(RobustnessTests::description)
+            .filter(json -> HoldJson.read(json) instanceof ReadOutcome.Accepted)
+            .count();
+    assertThat(read).as("of 300").isGreaterThan(30);
+  }
+
   @ParameterizedTest
   @MethodSource("generators")
   void everyJobThatIsWrittenFits(Random random) {

@@ -51,6 +51,7 @@ class SecurityTests {
       assertThat(desk.text(".top-job")).isEqualTo("Written by the desk");
       desk.step("Cap");
       desk.shows(".reads-note", "The service desk reads here");
+      assertThat(desk.button("Skip this step").count()).as("it would be refused").isZero();
       assertThat(desk.button("Save the cap").isVisible()).isFalse();
     }
   }

@@ -137,9 +137,10 @@ public class EngineTypeService {
     return records.stream().flatMap(r -> r.edit().stream()).toList();
   }
 
-  /** What was changed on the circuit of a job's vehicle, the type's first. */
+  /** What is changed on the circuit of a job's vehicle as it is now, the type's first. */
   public List<CircuitEdit> edits(UUID jobId) {
-    return made(jobId).stream().map(Made::edit).toList();
+    return Editing.sensible(
+        CircuitBuilder.of(features(jobId)), made(jobId).stream().map(Made::edit).toList());
   }
 
   /** The changes that stand, the type's first. */

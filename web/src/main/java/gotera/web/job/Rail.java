@@ -94,9 +94,17 @@ class Rail {
     }
     Step next = again != null ? again : first != null ? first : Step.HAND_OVER;
     // nothing is repaired while more leaks than was found
-    return next == Step.REPAIR && lookOn.stream().anyMatch(l -> l.looksOn(jobId))
-        ? Step.FIND
-        : next;
+    return next == Step.REPAIR && moreLeaks(jobId) ? Step.FIND : next;
+  }
+
+  /** What cannot be balanced keeps nobody from going on. */
+  private boolean moreLeaks(UUID jobId) {
+    try {
+      return lookOn.stream().anyMatch(l -> l.looksOn(jobId));
+    } catch (RuntimeException e) {
+      LOG.error("the balance of job {} cannot be read", jobId, e);
+      return false;
+    }
   }
 
   /** A step that cannot be read says so in its place; the others stand. */
@@ -129,9 +137,17 @@ class Rail {
    * @param address where that is
    * @param leads whether going on is the thing to do now, and not the step itself
    * @param skip where the step is skipped; empty where it is done or runs
+   * @param skipping what skipping it means
    * @param takeUp where a skipped step is taken up again; empty where it was not skipped
    */
-  record Way(String why, String next, String address, boolean leads, String skip, String takeUp) {
+  record Way(
+      String why,
+      String next,
+      String address,
+      boolean leads,
+      String skip,
+      String skipping,
+      String takeUp) {
     /** Whether it is worth a line: while a step is being worked at, its own page says enough. */
     public boolean isSaid() {
       return leads || !skip.isEmpty() || !takeUp.isEmpty();
@@ -153,6 +169,7 @@ class Rail {
         "/jobs/" + jobId + "/" + next.word(),
         leads,
         canSkip ? step + "/skip" : "",
+        words.say(shown == Step.MAKE_SAFE ? "way.skip.make-safe" : "way.skip"),
         state == State.SKIPPED ? step + "/take-up" : "");
   }
 

@@ -6,6 +6,7 @@ import gotera.formats.ResultJson;
 import gotera.pressure.setup.CompletedHold;
 import gotera.pressure.setup.HoldSetup;
 import gotera.web.pressure.TraceStore.Unreadable;
+import java.util.Optional;
 
 /** A test's description and result as they are kept: in the open formats, with their versions. */
 final class HoldText {
@@ -14,7 +15,7 @@ final class HoldText {
   /** A description as text. Nothing is kept that cannot be read back. */
   static String of(HoldSetup hold) {
     String json = HoldJson.write(hold);
-    if (!(HoldJson.read(json) instanceof ReadOutcome.Accepted)) {
+    if (find(json).isEmpty()) {
       throw new IllegalArgumentException("a description that cannot be read back: " + json);
     }
     return json;
@@ -27,6 +28,13 @@ final class HoldText {
       return hold.value();
     }
     throw new Unreadable(((ReadOutcome.Rejected<HoldSetup>) read).problems().get(0).sentence());
+  }
+
+  /** The description that a text is, if it is one. */
+  static Optional<HoldSetup> find(String json) {
+    return HoldJson.read(json) instanceof ReadOutcome.Accepted<HoldSetup> hold
+        ? Optional.of(hold.value())
+        : Optional.empty();
   }
 
   /** The result as the line that is handed out. */

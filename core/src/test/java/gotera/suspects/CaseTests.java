@@ -1,0 +1,207 @@
+package gotera.suspects;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import gotera.circuit.Circuit;
+import gotera.circuit.CircuitBuilder;
+import gotera.circuit.CircuitPresets;
+import gotera.circuit.DripSpot;
+import gotera.dye.Glow;
+import gotera.look.LookState;
+import gotera.look.Sight;
+import gotera.pressure.law.LeakLaw;
+import gotera.pressure.verdict.VerdictKind;
+import gotera.suspects.Observation.Dripped;
+import gotera.suspects.Observation.GasChecked;
+import gotera.suspects.Observation.GasColour;
+import gotera.suspects.Observation.Held;
+import gotera.suspects.Observation.Looked;
+import gotera.suspects.Observation.Outcome;
+import gotera.suspects.Observation.Repaired;
+import gotera.suspects.Observation.Replaced;
+import gotera.suspects.Observation.Scanned;
+import gotera.suspects.Observation.Sign;
+import gotera.testkit.Close;
+import java.util.List;
+import java.util.OptionalDouble;
+import org.junit.jupiter.api.Nested;
+import org.junit.jupiter.api.Test;
+
+class CaseTests {
+  private static final Circuit CIRCUIT = CircuitBuilder.of(CircuitPresets.USUAL);
+  private static final String HOSE = "lower-hose.radiator-end";
+  private static final String CORE = "radiator.core";
+
+  private static Case of(Observation... observed) {
+    return new Case(CIRCUIT, List.of(observed), false);
+  }
+
+  private static Looked look(String place, LookState state, Sight saw) {
+    return new Looked(place, state, saw, OptionalDouble.empty(), OptionalDouble.empty());
+  }
+
+  private static Looked dripping(String place, double drops) {
+    return new Looked(
+        place, LookState.PRESSED, Sight.WET, OptionalDouble.of(110), OptionalDouble.of(drops));
+  }
+
+  private static Held leak(double rate, boolean afterRepair) {
+    return new Held(
+        VerdictKind.LEAK,
+        new Outcome.Rate(rate, 0.05, LeakLaw.ORIFICE),
+        110,
+        "",
+        afterRepair,
+        List.of());
+  }
+
+  private static double probability(Case of, String place) {
+    return Assessment.of(of).diagnosis().posterior().marginal(place);
+  }
+
+  @Nested
+  class WhatCounts {
+    @Test
+    void aPlaceOrSpotThatThisVehicleDoesNotHaveDoesNot() {
+      Circuit electric =
+          CircuitBuilder.of(CircuitPresets.of("electric-two-loops").orElseThrow().features());
+      Case of =
+          new Case(
+              electric,
+              List.of(
+                  look("pump.shaft-seal-of-another", LookState.COLD, Sight.WET),
+                  new Scanned("nowhere", Glow.NEW_GLOW),
+                  new Dripped(DripSpot.GEARBOX, true)),
+              false);
+      assertThat(of.observed()).isEmpty();
+    }
+
+    @Test
+    void aNewerLookOfTheSameStateReplacesAndAnotherStateStandsBeside() {
+      Looked wet = look(HOSE, LookState.PRESSED, Sight.WET);
+      Looked dry = look(HOSE, LookState.PRESSED, Sight.DRY);
+      Looked dryWarm = look(HOSE, LookState.WARM, Sight.DRY);
+      Close.to("the newer", probability(of(wet, dry), HOSE), probability(of(dry), HOSE), 0);
+      assertThat(probability(of(wet, dryWarm), HOSE)).isGreaterThan(probability(of(dryWarm), HOSE));
+    }
+
+    @Test
+    void cleaningWipesWhatWasSeenBefore() {
+      Case of =
+          of(
+              look(HOSE, LookState.COLD, Sight.STAINED),
+              look(HOSE, LookState.PRESSED, Sight.WET),
+              look(HOSE, LookState.COLD, Sight.CLEANED));
+      Close.to("as if nobody had looked", probability(of, HOSE), probability(of(), HOSE), 0);
+    }
+
+    @Test
+    void theSameLookTwiceCountsOnce() {
+      Looked dry = look(HOSE, LookState.PRESSED, Sight.DRY);
+      Close.to("twice", probability(of(dry, dry), HOSE), probability(of(dry), HOSE), 0);
+    }
+
+    @Test
+    void onceTheRepairIsTestedWhatWasBeforeItIsHistory() {
+      Observation[] before = {
+        new Sign("puddle-overnight"),
+        dripping(HOSE, 8),
+        new Dripped(DripSpot.GROUND_FRONT, false),
+        leak(0.6, false),
+        new Repaired()
+      };
+      assertThat(of(before).wet()).hasSize(1);
+      Observation[] after = java.util.Arrays.copyOf(before, before.length + 1);
+      after[before.length] = leak(0.2, true);
+      Case tested = of(after);
+      assertThat(tested.wet()).isEmpty();
+      Close.to(
+          "only the new hold counts",
+          probability(tested, CORE),
+          probability(of(leak(0.2, true)), CORE),
+          0);
+    }
+
+    @Test
+    void aGasCheckThatDoesNotCountIsAFlagAndNoFinding() {
+      Case of = of(new GasChecked(GasColour.YELLOW, List.of("coolant-drawn-in")));
+      assertThat(of.flags()).hasSize(1).allMatch(Flag.GasDoesNotCount.class::isInstance);
+      Close.to(
+          "nothing",
+          probability(of, "inside.head-gasket"),
+          probability(of(), "inside.head-gasket"),
+          0);
+    }
+
+    @Test
+    void glowOfBeforeSaysNothing() {
+      Close.to(
+          "old and unchanged",
+          probability(of(new Scanned(CORE, Glow.OLD), new Scanned(HOSE, Glow.UNCHANGED)), CORE),
+          probability(of(), CORE),
+          0);
+      assertThat(probability(of(new Scanned(CORE, Glow.UNSCANNED)), CORE))
+          .isBetween(
+              probability(of(), CORE), probability(of(new Scanned(CORE, Glow.NEW_GLOW)), CORE));
+    }
+  }
+
+  @Nested
+  class WhatComesNext {
+    @Test
+    void theRepairWhereThePlacesFoundExplainTheRate() {
+      Assessment explained = Assessment.of(of(dripping(HOSE, 12), leak(0.6, false)));
+      assertThat(explained.repairComesNext()).isTrue();
+      assertThat(explained.next()).isEmpty();
+      Assessment more = Assessment.of(of(dripping(HOSE, 2), leak(0.9, false)));
+      assertThat(more.repairComesNext()).isFalse();
+      assertThat(more.next()).isNotEmpty();
+    }
+
+    @Test
+    void nothingOnceItIsProven() {
+      Held tight =
+          new Held(
+              VerdictKind.TIGHT,
+              new Outcome.Rate(0.01, 0.01, LeakLaw.SEEP),
+              110,
+              "",
+              true,
+              List.of());
+      Assessment proven = Assessment.of(of(new Repaired(), tight));
+      assertThat(proven.suspects()).isEmpty();
+      assertThat(proven.next()).isEmpty();
+    }
+
+    @Test
+    void noLookAtWhatCannotBeSeen() {
+      Assessment hidden = Assessment.of(of(look(HOSE, LookState.COLD, Sight.HIDDEN)));
+      assertThat(hidden.next()).noneMatch(r -> r.check().label().at().equals(HOSE)).isNotEmpty();
+    }
+
+    @Test
+    void aPartReplacedLongAgoIsNoFlag() {
+      assertThat(of(new Replaced("pump", 366)).flags()).isEmpty();
+      assertThat(of(new Replaced("pump", 365)).flags()).hasSize(1);
+    }
+  }
+
+  @Test
+  void aGrossLeakAccusesWhateverLeaksColdAndDecidesNothingAlone() {
+    Held gross = new Held(VerdictKind.GROSS, new Outcome.AtLeast(300), 110, "", false, List.of());
+    assertThat(probability(of(gross), CORE)).isGreaterThan(probability(of(), CORE)).isLessThan(0.5);
+  }
+
+  @Test
+  void behindAShutHeaterValveADryLookUnderPressureSaysNothing() {
+    Looked dry = look("heater-core.tubes", LookState.PRESSED, Sight.DRY);
+    Case shut = new Case(CIRCUIT, List.of(dry), true);
+    Close.to(
+        "untouched",
+        probability(shut, "heater-core.tubes"),
+        probability(new Case(CIRCUIT, List.of(), true), "heater-core.tubes"),
+        0);
+    assertThat(probability(of(dry), "heater-core.tubes"))
+        .isLessThan(probability(shut, "heater-core.tubes"));
+  }
+}
