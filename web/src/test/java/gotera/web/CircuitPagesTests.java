@@ -2,8 +2,14 @@ package gotera.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import gotera.circuit.CircuitEdit;
+import gotera.circuit.DripSpot;
+import gotera.circuit.Features;
 import gotera.circuit.Features.Extra;
+import gotera.formats.JobJson;
+import gotera.formats.ReadOutcome;
 import gotera.web.circuit.CircuitService;
+import gotera.web.circuit.DripService;
 import gotera.web.circuit.EngineTypeService;
 import gotera.web.job.JobService;
 import java.util.EnumSet;
@@ -125,6 +131,35 @@ class CircuitPagesTests {
                     Map.of("freezes", "-80", "glycol", "ethylene"))
                 .text())
         .contains("cannot be");
+  }
+
+  /**
+   * A change at a part that went with its feature is left out of the file as it is of the drawing.
+   */
+  @Test
+  void aJobWhoseChangesMakeNoSenseAnyMoreIsStillExportedAndRanked(Application.Running application) {
+    Http http = Http.signedIn(application.address(), "bench", Application.PASSWORD);
+    String job = job(application, "Changed and built anew");
+    build(application, job, "rebuilt type", EnumSet.of(Extra.REAR_HEATER));
+    EngineTypeService types = application.bean(EngineTypeService.class);
+    UUID id = UUID.fromString(job);
+    types.edit(id, new CircuitEdit.Rename("rear-heater-core", "Rear box"), "bench");
+    types.edit(id, new CircuitEdit.Rename("radiator", "Front box"), "bench");
+    application.bean(DripService.class).write(id, DripSpot.HEATER_DRAIN, false, "bench");
+    types.build(
+        id,
+        "rebuilt type",
+        Features.of(
+            Features.Drive.ELECTRIC,
+            Features.Fill.TANK,
+            Features.Engine.INLINE,
+            Features.Orientation.ACROSS),
+        types.of(id).orElseThrow().version(),
+        "bench");
+    Http.Answer file = http.get("/jobs/" + job + "/job.json");
+    assertThat(file.status()).isEqualTo(200);
+    assertThat(JobJson.read(file.text())).as(file.text()).isInstanceOf(ReadOutcome.Accepted.class);
+    assertThat(http.get("/jobs/" + job + "/find").status()).isEqualTo(200);
   }
 
   private static Http.Answer edit(Http http, String job, Map<String, String> form) {
