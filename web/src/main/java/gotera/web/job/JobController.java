@@ -205,7 +205,11 @@ class JobController {
   @PostMapping("/jobs/{id}/steps/{step}/skip")
   String skip(@PathVariable UUID id, @PathVariable String step, Principal principal) {
     jobs.require(id);
-    skipped.skip(id, require(step), principal.getName());
+    Step what = require(step);
+    if (!what.canBeSkipped()) {
+      throw new NotFound("skipping " + step);
+    }
+    skipped.skip(id, what, principal.getName());
     return goesOn(id);
   }
 

@@ -51,8 +51,9 @@ class JobPageInterceptor implements WebMvcConfigurer, HandlerInterceptor {
     Map<String, Object> model = page.getModel();
     model.put("seq", changes.of(place.jobId()));
     model.put("job", jobs.require(place.jobId()));
-    model.put("rail", rail.of(place.jobId(), place.step()));
-    model.put("way", rail.way(place.jobId(), place.step()));
+    Rail.Shown shown = rail.at(place.jobId(), place.step());
+    model.put("rail", shown.steps());
+    model.put("way", shown.way());
     for (JobPageContributor contributor : contributors) {
       try {
         contributor.contribute(place.jobId(), place.step(), place.figures(), model);

@@ -50,51 +50,63 @@ class Rail {
       String note,
       boolean current) {}
 
-  List<RailStep> of(UUID jobId, Step shown) {
+  /**
+   * What a page of a job shows of the steps.
+   *
+   * @param steps the steps
+   * @param way where it goes on from the one that is shown
+   */
+  record Shown(List<RailStep> steps, Way way) {}
+
+  /** The rail and the way at a step; each feature is asked once how far its own is. */
+  Shown at(UUID jobId, Step shown) {
+    Map<Step, StepStatus> statuses = statuses(jobId);
+    return new Shown(steps(jobId, shown, statuses), way(jobId, shown, order(statuses)));
+  }
+
+  private List<RailStep> steps(UUID jobId, Step shown, Map<Step, StepStatus> statuses) {
     List<RailStep> rail = new ArrayList<>();
-    for (Step step : Step.values()) {
-      StepStatus status = status(jobId, step);
-      String state = status.state().name().toLowerCase(Locale.ROOT).replace('_', '-');
-      rail.add(
-          new RailStep(
-              step,
-              words.say("step." + step.word()),
-              "/jobs/" + jobId + "/" + step.word(),
-              state,
-              words.say("state." + state),
-              status.note(),
-              step == shown));
-    }
+    statuses.forEach(
+        (step, status) -> {
+          String state = status.state().name().toLowerCase(Locale.ROOT).replace('_', '-');
+          rail.add(
+              new RailStep(
+                  step,
+                  words.say("step." + step.word()),
+                  "/jobs/" + jobId + "/" + step.word(),
+                  state,
+                  words.say("state." + state),
+                  status.note(),
+                  step == shown));
+        });
     return rail;
   }
 
-  /**
-   * The step a job waits for: one that runs, else one to look at again, else the first not done.
-   */
-  Step waitsFor(UUID jobId) {
-    Step again = null;
-    Step first = null;
+  private Map<Step, StepStatus> statuses(UUID jobId) {
+    Map<Step, StepStatus> statuses = new EnumMap<>(Step.class);
     for (Step step : Step.values()) {
-      if (!step.built()) {
-        continue;
-      }
-      State state = status(jobId, step).state();
-      if (state == State.RUNNING) {
-        return step;
-      }
-      if (state == State.AGAIN && again == null) {
-        again = step;
-      }
-      if (state == State.UNTOUCHED && first == null) {
-        first = step;
-      }
-      if (state != State.UNTOUCHED && first != null && first.canBePassed()) {
-        first = null;
-      }
+      statuses.put(step, status(jobId, step));
     }
-    Step next = again != null ? again : first != null ? first : Step.HAND_OVER;
-    // nothing is repaired while more leaks than was found
-    return next == Step.REPAIR && moreLeaks(jobId) ? Step.FIND : next;
+    return statuses;
+  }
+
+  private static OrderOfWork order(Map<Step, StepStatus> statuses) {
+    Map<Step, State> states = new EnumMap<>(Step.class);
+    statuses.forEach((step, status) -> states.put(step, status.state()));
+    return new OrderOfWork(states);
+  }
+
+  /** The step a job waits for. */
+  Step waitsFor(UUID jobId) {
+    return waitsFor(jobId, order(statuses(jobId)));
+  }
+
+  /** Nothing is repaired while more leaks than was found, unless somebody skipped looking on. */
+  private Step waitsFor(UUID jobId, OrderOfWork order) {
+    Step next = order.waitsFor();
+    boolean looksOn =
+        next == Step.REPAIR && order.of(Step.FIND) != State.SKIPPED && moreLeaks(jobId);
+    return looksOn ? Step.FIND : next;
   }
 
   /** What cannot be balanced keeps nobody from going on. */
@@ -154,15 +166,14 @@ class Rail {
     }
   }
 
-  /** Where it goes on from the step that is shown. */
-  Way way(UUID jobId, Step shown) {
-    State state = status(jobId, shown).state();
+  private Way way(UUID jobId, Step shown, OrderOfWork order) {
+    State state = order.of(shown);
     boolean untouched = state == State.UNTOUCHED;
-    Step next = untouched ? after(jobId, shown) : waitsFor(jobId);
+    Step next = untouched ? order.after(shown) : waitsFor(jobId, order);
     boolean elsewhere = next != shown;
     boolean leads = elsewhere && (!untouched || shown.isOpenEnded()) && state != State.RUNNING;
     String step = "/jobs/" + jobId + "/steps/" + shown.word();
-    boolean canSkip = untouched && shown.built() && shown != Step.HAND_OVER;
+    boolean canSkip = untouched && shown.canBeSkipped();
     return new Way(
         words.say("why." + shown.word()),
         elsewhere ? words.say("step." + next.word()) : "",
@@ -171,17 +182,5 @@ class Rail {
         canSkip ? step + "/skip" : "",
         words.say(shown == Step.MAKE_SAFE ? "way.skip.make-safe" : "way.skip"),
         state == State.SKIPPED ? step + "/take-up" : "");
-  }
-
-  /** The next step after one that nothing has been done at. */
-  private Step after(UUID jobId, Step shown) {
-    for (Step step : Step.values()) {
-      if (step.compareTo(shown) > 0
-          && step.built()
-          && status(jobId, step).state() == State.UNTOUCHED) {
-        return step;
-      }
-    }
-    return waitsFor(jobId);
   }
 }

@@ -47,6 +47,11 @@ public enum Step {
     return this == CIRCUIT || this == VISUAL_CHECK;
   }
 
+  /** Whether a job can go on without it; it always ends with its hand over. */
+  boolean canBeSkipped() {
+    return built && this != HAND_OVER;
+  }
+
   /** The step a word means. */
   public static Optional<Step> of(String word) {
     for (Step step : values()) {

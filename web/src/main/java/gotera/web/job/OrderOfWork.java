@@ -1,0 +1,70 @@
+package gotera.web.job;
+
+import gotera.web.job.StepReporter.State;
+import java.util.Map;
+
+/**
+ * What comes next on a job, from how far each step is. A step that one may go on from is passed
+ * once something was done at a later one; to skip a step does nothing at it, and passes no other.
+ *
+ * @param states how far each step is
+ */
+record OrderOfWork(Map<Step, State> states) {
+  /** Keeps its own copy. */
+  OrderOfWork {
+    states = Map.copyOf(states);
+  }
+
+  State of(Step step) {
+    return states.getOrDefault(step, State.COMING);
+  }
+
+  /**
+   * The step the job waits for: one that runs, else one to look at again, else the first that
+   * nothing was done at, else the hand over.
+   */
+  Step waitsFor() {
+    for (State urgent : new State[] {State.RUNNING, State.AGAIN}) {
+      for (Step step : Step.values()) {
+        if (step.built() && of(step) == urgent) {
+          return step;
+        }
+      }
+    }
+    Step farthest = farthest();
+    for (Step step : Step.values()) {
+      boolean passed = step.canBePassed() && step.compareTo(farthest) < 0;
+      if (isOpen(step) && !passed) {
+        return step;
+      }
+    }
+    return Step.HAND_OVER;
+  }
+
+  /** The next step after one that nothing was done at; what the job waits for if there is none. */
+  Step after(Step shown) {
+    for (Step step : Step.values()) {
+      if (step.compareTo(shown) > 0 && isOpen(step)) {
+        return step;
+      }
+    }
+    return waitsFor();
+  }
+
+  private boolean isOpen(Step step) {
+    return step.built() && of(step) == State.UNTOUCHED;
+  }
+
+  /** The last step that something was done at. */
+  private Step farthest() {
+    Step farthest = Step.INTAKE;
+    for (Step step : Step.values()) {
+      State state = of(step);
+      boolean touched = state != State.UNTOUCHED && state != State.SKIPPED;
+      if (step.built() && touched && state != State.NOT_NEEDED) {
+        farthest = step;
+      }
+    }
+    return farthest;
+  }
+}
