@@ -1,6 +1,6 @@
 package gotera.web;
 
-import gotera.web.shell.SettingsCheck;
+import gotera.web.settings.SettingsCheck;
 import java.time.Clock;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;

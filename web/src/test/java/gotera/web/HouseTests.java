@@ -19,7 +19,7 @@ class HouseTests {
       Set.of(0.0, 0.5, 100.0, 1000.0, 60_000.0, 1e-9, 1e-6, 1e4, 1e9);
 
   /** Where figures are laid out, pictures squeezed, and the demonstration's data invented. */
-  private static final List<String> ELSEWHERE = List.of("/demo/", "/shell/Figures", "/photo/");
+  private static final List<String> ELSEWHERE = List.of("/demo/", "/figures/Figures", "/photo/");
 
   @Test
   void noNumberOfTheTradeStandsOutsideTheCore() {

@@ -25,12 +25,13 @@ class WebArchitectureTests {
   @Test
   void theRulesSawTheApplication() {
     assertThat(WEB).hasSizeGreaterThan(60);
-    assertThat(WEB.contain("gotera.web.pressure.PressureController")).isTrue();
+    assertThat(WEB.contain("gotera.web.pressure.hold.PressureController")).isTrue();
   }
 
   @Test
   void featuresFormNoCycle() {
     slices().matching("gotera.web.(*)..").should().beFreeOfCycles().check(WEB);
+    slices().matching("gotera.web.(**)").should().beFreeOfCycles().check(WEB);
   }
 
   @Test
@@ -46,7 +47,7 @@ class WebArchitectureTests {
 
   @Test
   void everyFeatureIsNullMarkedAndSaysWhatBelongsThere() throws IOException {
-    for (JavaPackage p : WEB.getPackage("gotera.web").getSubpackages()) {
+    for (JavaPackage p : WEB.getPackage("gotera.web").getSubpackagesInTree()) {
       assertThat(p.tryGetAnnotationOfType("org.jspecify.annotations.NullMarked"))
           .as(p.getName())
           .isPresent();

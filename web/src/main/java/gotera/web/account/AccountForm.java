@@ -1,7 +1,7 @@
 package gotera.web.account;
 
-import gotera.web.shell.Entry;
-import gotera.web.shell.FieldProblems;
+import gotera.web.figures.Entry;
+import gotera.web.figures.FieldProblems;
 import java.util.List;
 import java.util.Locale;
 

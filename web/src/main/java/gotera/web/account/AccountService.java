@@ -1,9 +1,9 @@
 package gotera.web.account;
 
 import gotera.quantity.Units;
-import gotera.web.shell.ChosenUnits;
-import gotera.web.shell.Identifiers;
-import gotera.web.shell.NotFound;
+import gotera.web.figures.ChosenUnits;
+import gotera.web.frame.NotFound;
+import gotera.web.storage.Identifiers;
 import java.time.Clock;
 import java.time.Duration;
 import java.util.List;

@@ -1,9 +1,9 @@
 package gotera.web.account;
 
-import gotera.web.shell.Conflict;
-import gotera.web.shell.FieldProblems;
-import gotera.web.shell.Pages;
-import gotera.web.shell.Words;
+import gotera.web.figures.Conflict;
+import gotera.web.figures.FieldProblems;
+import gotera.web.frame.Pages;
+import gotera.web.words.Words;
 import java.security.Principal;
 import java.util.Map;
 import java.util.UUID;

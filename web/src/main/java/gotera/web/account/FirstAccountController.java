@@ -1,9 +1,9 @@
 package gotera.web.account;
 
-import gotera.web.shell.FieldProblems;
-import gotera.web.shell.NotFound;
-import gotera.web.shell.Pages;
-import gotera.web.shell.Words;
+import gotera.web.figures.FieldProblems;
+import gotera.web.frame.NotFound;
+import gotera.web.frame.Pages;
+import gotera.web.words.Words;
 import java.util.Map;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;

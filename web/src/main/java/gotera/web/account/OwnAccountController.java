@@ -1,9 +1,9 @@
 package gotera.web.account;
 
 import gotera.quantity.Units;
-import gotera.web.shell.FieldProblems;
-import gotera.web.shell.Pages;
-import gotera.web.shell.Words;
+import gotera.web.figures.FieldProblems;
+import gotera.web.frame.Pages;
+import gotera.web.words.Words;
 import jakarta.servlet.http.HttpSession;
 import java.security.Principal;
 import java.util.Map;

@@ -1,7 +1,7 @@
 package gotera.web.account;
 
 import com.nulabinc.zxcvbn.Zxcvbn;
-import gotera.web.shell.FieldProblems;
+import gotera.web.figures.FieldProblems;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 

@@ -7,8 +7,8 @@ import gotera.quantity.Typed;
 import gotera.quantity.Understanding;
 import gotera.quantity.Understanding.Ambiguous;
 import gotera.range.Range;
-import gotera.web.shell.Entry;
-import gotera.web.shell.FieldProblems;
+import gotera.web.figures.Entry;
+import gotera.web.figures.FieldProblems;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -51,7 +51,7 @@ record CapForm(
     note = Entry.text(note, 2000);
   }
 
-  static CapForm of(@Nullable CapRecord cap, gotera.web.shell.Figures figures) {
+  static CapForm of(@Nullable CapRecord cap, gotera.web.figures.Figures figures) {
     if (cap == null) {
       return new CapForm("", "", "", "", "", "", "", "", 0);
     }

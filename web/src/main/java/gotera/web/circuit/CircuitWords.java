@@ -1,7 +1,7 @@
 package gotera.web.circuit;
 
 import gotera.circuit.Circuit;
-import gotera.web.shell.Words;
+import gotera.web.words.Words;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Component;

@@ -2,7 +2,7 @@ package gotera.web.circuit;
 
 import gotera.web.job.Step;
 import gotera.web.job.StepReporter;
-import gotera.web.shell.Words;
+import gotera.web.words.Words;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.stereotype.Component;

@@ -3,7 +3,7 @@ package gotera.web.circuit;
 import gotera.circuit.Features.Drive;
 import gotera.web.job.Step;
 import gotera.web.job.StepReporter;
-import gotera.web.shell.Words;
+import gotera.web.words.Words;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 

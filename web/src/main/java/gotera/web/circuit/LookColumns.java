@@ -2,7 +2,7 @@ package gotera.web.circuit;
 
 import gotera.look.LookState;
 import gotera.look.Sight;
-import gotera.web.shell.WordColumn;
+import gotera.web.storage.WordColumn;
 import jakarta.persistence.Converter;
 
 /** Columns of a look. */

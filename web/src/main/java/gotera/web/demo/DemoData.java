@@ -36,7 +36,6 @@ import gotera.web.job.Intake;
 import gotera.web.job.JobService;
 import gotera.web.photo.Photograph;
 import gotera.web.pressure.Phase;
-import gotera.web.pressure.PressureService;
 import gotera.web.repair.RepairService;
 import java.util.List;
 import java.util.Optional;
@@ -64,7 +63,7 @@ class DemoData {
   private final AccountService accounts;
   private final JobService jobs;
   private final CapService caps;
-  private final PressureService tests;
+  private final DemoHolds holds;
   private final CircuitService circuits;
   private final RepairService repairs;
   private final EquipmentService equipment;
@@ -77,7 +76,7 @@ class DemoData {
       AccountService accounts,
       JobService jobs,
       CapService caps,
-      PressureService tests,
+      DemoHolds holds,
       CircuitService circuits,
       RepairService repairs,
       EquipmentService equipment,
@@ -92,7 +91,7 @@ class DemoData {
     this.accounts = accounts;
     this.jobs = jobs;
     this.caps = caps;
-    this.tests = tests;
+    this.holds = holds;
     this.circuits = circuits;
     this.repairs = repairs;
   }
@@ -137,11 +136,7 @@ class DemoData {
     Bench bench = new Bench(new SystemUnderTest(210, 7400, 0.27, 0.03, 90, 4.2e-4, 0.76));
     Hold hold = new Hold(58, 40, 70, 5, 17, 0);
     Trace trace = bench.run(hold, List.of(Leak.orifice(62, 110)), 21);
-    UUID test =
-        tests.begin(
-            job, Phase.SEARCH, bench.hold(110, Purpose.SEARCH, 150, Draws.NONE), "digital", BY);
-    tests.addTrace(test, trace, BY);
-    tests.finish(test);
+    holds.sealed(job, Phase.SEARCH, bench.hold(110, Purpose.SEARCH, 150, Draws.NONE), trace, BY);
   }
 
   private void circuit(UUID job, String type, String preset) {
@@ -164,13 +159,10 @@ class DemoData {
     List<Leak> leaks = List.of(Leak.seep(0.46, 117), Leak.seep(0.16, 117));
     Hold hold = new Hold(117, 30, 16 * 60, 15, 18.4, -0.012);
     Draws draws = bench.draws(hold, leaks, 31);
-    UUID test =
-        tests.begin(
-            job, Phase.SEARCH, bench.hold(117.2, Purpose.SEARCH, 160, draws), "digital", BY);
     Trace.Builder trace = copy(bench.run(hold, leaks, 32));
     trace.event(TraceEvent.at(30 + 6.4 * 60, TraceEvent.Kind.FIRST_BEAD));
-    tests.addTrace(test, trace.build(), BY);
-    tests.finish(test);
+    holds.sealed(
+        job, Phase.SEARCH, bench.hold(117.2, Purpose.SEARCH, 160, draws), trace.build(), BY);
     circuits.log(
         job,
         wet("thermostat-housing.gasket", 4, 112),
@@ -221,15 +213,12 @@ class DemoData {
     Bench bench = new Bench(system);
     List<Leak> leak = List.of(Leak.seep(1.35, 110));
     Hold hold = new Hold(109.5, 25, 10 * 60, 10, 16.2, 0.004);
-    UUID before =
-        tests.begin(
-            job,
-            Phase.SEARCH,
-            bench.hold(110, Purpose.SEARCH, 110, bench.draws(hold, leak, 41)),
-            "digital",
-            BY);
-    tests.addTrace(before, bench.run(hold, leak, 42), BY);
-    tests.finish(before);
+    holds.sealed(
+        job,
+        Phase.SEARCH,
+        bench.hold(110, Purpose.SEARCH, 110, bench.draws(hold, leak, 41)),
+        bench.run(hold, leak, 42),
+        BY);
     circuits.log(
         job,
         wet("upper-hose.housing-end", 26, 108),
@@ -242,15 +231,12 @@ class DemoData {
         "New upper hose cut to the old length, both clamps renewed, neck cleaned.",
         BY);
     Hold again = new Hold(109.5, 25, 25 * 60, 10, 17.1, 0.003);
-    UUID after =
-        tests.begin(
-            job,
-            Phase.RE_TEST,
-            bench.hold(110, Purpose.SIGN_OFF, 110, bench.draws(again, List.of(), 51)),
-            "digital",
-            BY);
-    tests.addTrace(after, bench.run(again, List.of(), 52), BY);
-    tests.finish(after);
+    holds.sealed(
+        job,
+        Phase.RE_TEST,
+        bench.hold(110, Purpose.SIGN_OFF, 110, bench.draws(again, List.of(), 51)),
+        bench.run(again, List.of(), 52),
+        BY);
   }
 
   private void glows() {

@@ -1,6 +1,6 @@
 package gotera.web.dye;
 
-import gotera.web.shell.Entry;
+import gotera.web.figures.Entry;
 import java.util.List;
 
 /**

@@ -1,11 +1,11 @@
 package gotera.web.equipment;
 
 import gotera.pressure.compliance.PlugCheck;
-import gotera.web.shell.Conflict;
-import gotera.web.shell.FieldProblems;
-import gotera.web.shell.Figures;
-import gotera.web.shell.Pages;
-import gotera.web.shell.Words;
+import gotera.web.figures.Conflict;
+import gotera.web.figures.FieldProblems;
+import gotera.web.figures.Figures;
+import gotera.web.frame.Pages;
+import gotera.web.words.Words;
 import java.security.Principal;
 import java.util.ArrayList;
 import java.util.List;

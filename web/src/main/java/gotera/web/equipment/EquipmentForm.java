@@ -2,9 +2,9 @@ package gotera.web.equipment;
 
 import gotera.quantity.PressureUnit;
 import gotera.range.Range;
-import gotera.web.shell.Entry;
-import gotera.web.shell.FieldProblems;
-import gotera.web.shell.Figures;
+import gotera.web.figures.Entry;
+import gotera.web.figures.FieldProblems;
+import gotera.web.figures.Figures;
 import java.time.LocalDate;
 import java.time.format.DateTimeParseException;
 import java.util.List;

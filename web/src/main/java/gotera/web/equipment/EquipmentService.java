@@ -1,10 +1,10 @@
 package gotera.web.equipment;
 
 import gotera.pressure.compliance.PlugCheck;
-import gotera.web.shell.Entries;
-import gotera.web.shell.Identifiers;
-import gotera.web.shell.NotFound;
-import gotera.web.shell.Write;
+import gotera.web.frame.NotFound;
+import gotera.web.storage.Entries;
+import gotera.web.storage.Identifiers;
+import gotera.web.storage.Write;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.ZoneId;

@@ -17,13 +17,14 @@ import gotera.web.circuit.ReachService;
 import gotera.web.dye.DyeService;
 import gotera.web.job.JobService;
 import gotera.web.job.JobView;
+import gotera.web.pressure.Catches;
 import gotera.web.pressure.Caught;
 import gotera.web.pressure.Phase;
 import gotera.web.pressure.PressureService;
 import gotera.web.pressure.PressureTestView;
 import gotera.web.repair.RepairNote;
 import gotera.web.repair.RepairService;
-import gotera.web.shell.RequestMemo;
+import gotera.web.storage.RequestMemo;
 import gotera.word.Worded;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -43,6 +44,7 @@ public class Cases {
   private final ReachService reach;
   private final RepairService repairs;
   private final PressureService tests;
+  private final Catches catches;
   private final RequestMemo memo;
 
   Cases(
@@ -53,6 +55,7 @@ public class Cases {
       ReachService reach,
       RepairService repairs,
       PressureService tests,
+      Catches catches,
       RequestMemo memo) {
     this.jobs = jobs;
     this.circuits = circuits;
@@ -61,6 +64,7 @@ public class Cases {
     this.reach = reach;
     this.repairs = repairs;
     this.tests = tests;
+    this.catches = catches;
     this.memo = memo;
   }
 
@@ -134,6 +138,6 @@ public class Cases {
 
   /** What was caught inside during a test, where it says a flow. */
   List<Caught> caught(PressureTestView test) {
-    return tests.caught(test.id()).stream().filter(c -> c.flow().isPresent()).toList();
+    return catches.of(test.id()).stream().filter(c -> c.flow().isPresent()).toList();
   }
 }

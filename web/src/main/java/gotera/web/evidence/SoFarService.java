@@ -9,16 +9,15 @@ import gotera.suspects.Observation.Looked;
 import gotera.web.circuit.CircuitWords;
 import gotera.web.circuit.Suspicion;
 import gotera.web.evidence.SoFar.Site;
+import gotera.web.figures.Figures;
 import gotera.web.job.JobHeadline;
 import gotera.web.job.JobPageContributor;
 import gotera.web.job.LooksOn;
 import gotera.web.job.Step;
 import gotera.web.pressure.Caught;
-import gotera.web.pressure.PressurePages;
 import gotera.web.pressure.PressureTestView;
 import gotera.web.pressure.VerdictWords;
-import gotera.web.shell.Figures;
-import gotera.web.shell.Words;
+import gotera.web.words.Words;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -31,15 +30,19 @@ import org.springframework.stereotype.Service;
 @Service
 class SoFarService implements JobPageContributor, JobHeadline, Suspicion, LooksOn {
   private final Cases cases;
-  private final PressurePages pages;
+  private final VerdictWords verdicts;
   private final CircuitWords names;
   private final SuspectsService suspects;
   private final Words words;
 
   SoFarService(
-      Cases cases, PressurePages pages, CircuitWords names, SuspectsService suspects, Words words) {
+      Cases cases,
+      VerdictWords verdicts,
+      CircuitWords names,
+      SuspectsService suspects,
+      Words words) {
     this.cases = cases;
-    this.pages = pages;
+    this.verdicts = verdicts;
     this.names = names;
     this.suspects = suspects;
     this.words = words;
@@ -55,7 +58,7 @@ class SoFarService implements JobPageContributor, JobHeadline, Suspicion, LooksO
     Figures figures = Figures.USUAL;
     return cases
         .newest(jobId)
-        .map(t -> pages.said(t, figures))
+        .map(t -> verdicts.said(t, figures))
         .map(s -> new Headline(s.shape(), s.headline(), s.kind().equals("tight")));
   }
 
@@ -77,7 +80,7 @@ class SoFarService implements JobPageContributor, JobHeadline, Suspicion, LooksO
           suspects.next(jobId));
     }
     PressureTestView test = newest.get();
-    VerdictWords.Said said = pages.said(test, figures);
+    VerdictWords.Said said = verdicts.said(test, figures);
     String at =
         test.result().rate().isPresent()
             ? words.say("so-far.at", figures.pressure(test.conditions().rated().kilopascals()))

@@ -1,7 +1,7 @@
 package gotera.web.finding;
 
+import gotera.web.figures.Entry;
 import gotera.web.job.JobService;
-import gotera.web.shell.Entry;
 import java.security.Principal;
 import java.util.UUID;
 import org.springframework.stereotype.Controller;

@@ -1,8 +1,8 @@
 package gotera.web.finding;
 
+import gotera.web.figures.Figures;
 import gotera.web.history.HistorySource;
-import gotera.web.shell.Figures;
-import gotera.web.shell.Words;
+import gotera.web.words.Words;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;

@@ -1,12 +1,12 @@
 package gotera.web.finding;
 
+import gotera.web.frame.NotFound;
 import gotera.web.job.JobChanges;
 import gotera.web.photo.PhotoService;
 import gotera.web.photo.Photograph;
-import gotera.web.shell.Identifiers;
-import gotera.web.shell.NotFound;
-import gotera.web.shell.RequestMemo;
-import gotera.web.shell.Write;
+import gotera.web.storage.Identifiers;
+import gotera.web.storage.RequestMemo;
+import gotera.web.storage.Write;
 import java.time.Clock;
 import java.util.List;
 import java.util.Optional;

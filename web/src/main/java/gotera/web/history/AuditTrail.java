@@ -1,8 +1,8 @@
 package gotera.web.history;
 
+import gotera.web.figures.Figures;
 import gotera.web.history.HistorySource.HistoryEntry;
-import gotera.web.shell.Figures;
-import gotera.web.shell.Words;
+import gotera.web.words.Words;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EntityManager;
 import java.lang.reflect.Field;

@@ -1,8 +1,8 @@
 package gotera.web.job;
 
+import gotera.web.figures.Figures;
 import gotera.web.history.HistorySource;
 import gotera.web.history.HistorySource.HistoryEntry;
-import gotera.web.shell.Figures;
 import java.util.Comparator;
 import java.util.List;
 import java.util.UUID;

@@ -1,9 +1,9 @@
 package gotera.web.job;
 
 import gotera.range.Range;
-import gotera.web.shell.Entry;
-import gotera.web.shell.FieldProblems;
-import gotera.web.shell.Figures;
+import gotera.web.figures.Entry;
+import gotera.web.figures.FieldProblems;
+import gotera.web.figures.Figures;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;

@@ -1,6 +1,6 @@
 package gotera.web.job;
 
-import gotera.web.shell.Words;
+import gotera.web.words.Words;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 

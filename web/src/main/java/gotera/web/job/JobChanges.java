@@ -1,6 +1,6 @@
 package gotera.web.job;
 
-import gotera.web.shell.Entries;
+import gotera.web.storage.Entries;
 import java.util.UUID;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;

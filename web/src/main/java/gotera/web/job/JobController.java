@@ -1,13 +1,13 @@
 package gotera.web.job;
 
+import gotera.web.figures.Conflict;
+import gotera.web.figures.Entry;
+import gotera.web.figures.FieldProblems;
+import gotera.web.figures.Figures;
+import gotera.web.frame.NotFound;
+import gotera.web.frame.Pages;
 import gotera.web.job.JobHeadline.Headline;
-import gotera.web.shell.Conflict;
-import gotera.web.shell.Entry;
-import gotera.web.shell.FieldProblems;
-import gotera.web.shell.Figures;
-import gotera.web.shell.NotFound;
-import gotera.web.shell.Pages;
-import gotera.web.shell.Words;
+import gotera.web.words.Words;
 import java.security.Principal;
 import java.time.Clock;
 import java.time.Instant;

@@ -1,6 +1,6 @@
 package gotera.web.job;
 
-import gotera.web.shell.Figures;
+import gotera.web.figures.Figures;
 import java.util.UUID;
 
 /**

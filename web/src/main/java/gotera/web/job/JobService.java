@@ -1,10 +1,10 @@
 package gotera.web.job;
 
-import gotera.web.shell.Entries;
-import gotera.web.shell.Identifiers;
-import gotera.web.shell.NotFound;
-import gotera.web.shell.RequestMemo;
-import gotera.web.shell.Write;
+import gotera.web.frame.NotFound;
+import gotera.web.storage.Entries;
+import gotera.web.storage.Identifiers;
+import gotera.web.storage.RequestMemo;
+import gotera.web.storage.Write;
 import java.time.Clock;
 import java.util.List;
 import java.util.OptionalDouble;

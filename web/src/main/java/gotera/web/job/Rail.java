@@ -2,7 +2,7 @@ package gotera.web.job;
 
 import gotera.web.job.StepReporter.State;
 import gotera.web.job.StepReporter.StepStatus;
-import gotera.web.shell.Words;
+import gotera.web.words.Words;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;

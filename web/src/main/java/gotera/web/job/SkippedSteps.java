@@ -1,8 +1,8 @@
 package gotera.web.job;
 
-import gotera.web.shell.Identifiers;
-import gotera.web.shell.RequestMemo;
-import gotera.web.shell.Write;
+import gotera.web.storage.Identifiers;
+import gotera.web.storage.RequestMemo;
+import gotera.web.storage.Write;
 import java.time.Clock;
 import java.util.List;
 import java.util.Set;

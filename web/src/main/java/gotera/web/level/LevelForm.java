@@ -2,9 +2,9 @@ package gotera.web.level;
 
 import gotera.level.LevelWatch;
 import gotera.range.Range;
-import gotera.web.shell.Entry;
-import gotera.web.shell.FieldProblems;
-import gotera.web.shell.Figures;
+import gotera.web.figures.Entry;
+import gotera.web.figures.FieldProblems;
+import gotera.web.figures.Figures;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalTime;

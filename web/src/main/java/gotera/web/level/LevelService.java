@@ -1,11 +1,11 @@
 package gotera.web.level;
 
+import gotera.web.figures.FieldProblems;
+import gotera.web.figures.Figures;
+import gotera.web.frame.NotFound;
 import gotera.web.job.JobChanges;
-import gotera.web.shell.FieldProblems;
-import gotera.web.shell.Figures;
-import gotera.web.shell.Identifiers;
-import gotera.web.shell.NotFound;
-import gotera.web.shell.Write;
+import gotera.web.storage.Identifiers;
+import gotera.web.storage.Write;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;

@@ -3,7 +3,7 @@ package gotera.web.look;
 import gotera.look.WalkRound;
 import gotera.web.job.Step;
 import gotera.web.job.StepReporter;
-import gotera.web.shell.Words;
+import gotera.web.words.Words;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 

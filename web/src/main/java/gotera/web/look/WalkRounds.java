@@ -7,7 +7,7 @@ import gotera.look.WalkRound.Look;
 import gotera.web.circuit.CircuitService;
 import gotera.web.repair.RepairNote;
 import gotera.web.repair.RepairService;
-import gotera.web.shell.Words;
+import gotera.web.words.Words;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.Arrays;

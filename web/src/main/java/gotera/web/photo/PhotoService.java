@@ -1,9 +1,9 @@
 package gotera.web.photo;
 
-import gotera.web.shell.FieldProblems;
-import gotera.web.shell.Hashes;
-import gotera.web.shell.Identifiers;
-import gotera.web.shell.NotFound;
+import gotera.web.figures.FieldProblems;
+import gotera.web.frame.NotFound;
+import gotera.web.storage.Hashes;
+import gotera.web.storage.Identifiers;
 import java.io.IOException;
 import java.time.Clock;
 import java.util.Locale;

@@ -3,9 +3,8 @@ package gotera.web.pressure;
 import gotera.formats.HoldJson;
 import gotera.formats.ReadOutcome;
 import gotera.formats.ResultJson;
-import gotera.pressure.setup.CompletedHold;
 import gotera.pressure.setup.HoldSetup;
-import gotera.web.pressure.TraceStore.Unreadable;
+import gotera.web.pressure.trace.Unreadable;
 import java.util.Optional;
 
 /** A test's description and result as they are kept: in the open formats, with their versions. */
@@ -39,10 +38,6 @@ final class HoldText {
 
   /** The result as the line that is handed out. */
   static String result(PressureTestView test) {
-    return ResultJson.line(
-        test.id().toString(),
-        test.result(),
-        test.hold(),
-        new CompletedHold(test.conditions(), test.assumed()));
+    return ResultJson.line(test.id().toString(), test.result(), test.hold(), test.completed());
   }
 }

@@ -1,14 +1,12 @@
 package gotera.web.pressure;
 
+import gotera.web.figures.Figures;
 import gotera.web.history.AuditTrail;
 import gotera.web.history.HistorySource;
-import gotera.web.shell.Figures;
-import gotera.web.shell.Words;
-import java.nio.ByteBuffer;
+import gotera.web.pressure.trace.TraceHistory;
+import gotera.web.words.Words;
 import java.util.ArrayList;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
@@ -21,26 +19,20 @@ import org.springframework.transaction.annotation.Transactional;
 class PressureTestHistory implements HistorySource {
   private final AuditTrail trail;
   private final PressureTestRecords tests;
-  private final TraceBlockRecords blocks;
-  private final TraceEventRecords events;
-  private final TraceCorrectionRecords corrections;
+  private final TraceHistory traces;
   private final CaughtRecords caught;
   private final Words words;
 
   PressureTestHistory(
       AuditTrail trail,
       PressureTestRecords tests,
-      TraceBlockRecords blocks,
-      TraceEventRecords events,
-      TraceCorrectionRecords corrections,
+      TraceHistory traces,
       CaughtRecords caught,
       Words words) {
     this.caught = caught;
     this.trail = trail;
     this.tests = tests;
-    this.blocks = blocks;
-    this.events = events;
-    this.corrections = corrections;
+    this.traces = traces;
     this.words = words;
   }
 
@@ -50,29 +42,12 @@ class PressureTestHistory implements HistorySource {
     List<HistoryEntry> entries =
         new ArrayList<>(
             trail.of(PressureTestRecord.class, "jobId", jobId, "history.pressure-test"));
-    tests.findByJobIdOrderByStartedAt(jobId).forEach(t -> addTrace(t.id, entries));
+    tests.findByJobIdOrderByStartedAt(jobId).forEach(t -> addWhatWasDone(t.id, entries));
     return entries;
   }
 
-  private void addTrace(UUID testId, List<HistoryEntry> entries) {
-    Map<UUID, String> said = new HashMap<>();
-    for (TraceBlockRecord block : blocks.findByPressureTestIdOrderBySeq(testId)) {
-      String what =
-          block.readings == 1
-              ? words.say("history.reading", kilopascals(block))
-              : words.say("history.readings", block.readings);
-      said.put(block.id, what);
-      entries.add(new HistoryEntry(block.writtenAt, block.writtenBy, what));
-    }
-    for (TraceEventRecord event : events.findByPressureTestIdOrderById(testId)) {
-      String what = words.say("event." + event.kind);
-      entries.add(new HistoryEntry(event.writtenAt, event.writtenBy, what));
-      if (event.withdrawnAt != null && event.withdrawnBy != null) {
-        entries.add(
-            new HistoryEntry(
-                event.withdrawnAt, event.withdrawnBy, words.say("history.taken-back", what)));
-      }
-    }
+  private void addWhatWasDone(UUID testId, List<HistoryEntry> entries) {
+    entries.addAll(traces.of(testId));
     for (CaughtRecord c : caught.findByPressureTestIdOrderByWrittenAt(testId)) {
       String what = words.say("history.caught", c.place, Figures.millilitres(c.millilitres));
       entries.add(new HistoryEntry(c.writtenAt, c.writtenBy, what));
@@ -81,17 +56,5 @@ class PressureTestHistory implements HistorySource {
             new HistoryEntry(c.withdrawnAt, c.withdrawnBy, words.say("history.taken-back", what)));
       }
     }
-    for (TraceCorrectionRecord correction : corrections.findByPressureTestId(testId)) {
-      entries.add(
-          new HistoryEntry(
-              correction.writtenAt,
-              correction.writtenBy,
-              words.say(
-                  "history.taken-back", said.getOrDefault(correction.traceBlockId, "\u2013"))));
-    }
-  }
-
-  private static String kilopascals(TraceBlockRecord block) {
-    return Figures.plain(ByteBuffer.wrap(block.payload).getDouble(Double.BYTES));
   }
 }

@@ -3,6 +3,7 @@ package gotera.web.pressure;
 import gotera.pressure.HoldConditions;
 import gotera.pressure.PressureTestResult;
 import gotera.pressure.setup.Assumption;
+import gotera.pressure.setup.CompletedHold;
 import gotera.pressure.setup.HoldSetup;
 import gotera.pressure.setup.PastHold;
 import gotera.pressure.trace.Trace;
@@ -61,6 +62,11 @@ public record PressureTestView(
             .map(TraceEvent::seconds)
             .orElse(Double.NEGATIVE_INFINITY);
     return valveShut().filter(shut -> shut >= pumped).isPresent();
+  }
+
+  /** What it was computed under, and what of that was assumed. */
+  public CompletedHold completed() {
+    return new CompletedHold(conditions, assumed);
   }
 
   /** This test as one that a later test of the vehicle takes into account. */

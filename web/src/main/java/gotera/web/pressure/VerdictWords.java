@@ -7,8 +7,8 @@ import gotera.pressure.verdict.Reason;
 import gotera.pressure.verdict.Reason.Code;
 import gotera.pressure.verdict.VerdictKind;
 import gotera.quantity.LeakRate;
-import gotera.web.shell.Figures;
-import gotera.web.shell.Words;
+import gotera.web.figures.Figures;
+import gotera.web.words.Words;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Set;
@@ -51,6 +51,15 @@ public class VerdictWords {
    */
   public record Said(
       String kind, String shape, String headline, String detail, List<String> reasons) {}
+
+  /** The verdict of a test. */
+  public Said said(PressureTestView test, Figures figures) {
+    return say(
+        test.result(),
+        test.conditions().rated().kilopascals(),
+        test.conditions().acceptance().limit(),
+        figures);
+  }
 
   /** The verdict of a result. */
   public Said say(PressureTestResult result, double rated, double accepted, Figures figures) {
@@ -125,7 +134,7 @@ public class VerdictWords {
   }
 
   /** A reason in words. */
-  String reason(Reason reason, Figures figures) {
+  public String reason(Reason reason, Figures figures) {
     List<Object> blanks = new ArrayList<>();
     for (double number : reason.numbers()) {
       if (reason.code() == Code.TOO_FEW_READINGS) {

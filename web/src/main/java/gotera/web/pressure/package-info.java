@@ -1,7 +1,7 @@
 /**
- * Pressure tests of a job: set-up, readings, events, the sealed trace and its verdict.
+ * What everybody may ask a pressure test of a job: begin it, read it, seal it, and what it says.
  *
- * <p>Not here: arithmetic (core) and drawing (drawing).
+ * <p>Not here: arithmetic (core), drawing (drawing), pages and forms (the rooms below).
  */
 @NullMarked
 package gotera.web.pressure;

@@ -1,9 +1,9 @@
 package gotera.web.repair;
 
+import gotera.web.frame.NotFound;
 import gotera.web.job.JobChanges;
-import gotera.web.shell.Identifiers;
-import gotera.web.shell.NotFound;
-import gotera.web.shell.Write;
+import gotera.web.storage.Identifiers;
+import gotera.web.storage.Write;
 import java.time.Clock;
 import java.util.List;
 import java.util.UUID;

@@ -1,10 +1,10 @@
 package gotera.web.report;
 
-import gotera.web.shell.Figures;
-import gotera.web.shell.Hashes;
-import gotera.web.shell.Identifiers;
-import gotera.web.shell.NotFound;
-import gotera.web.shell.Write;
+import gotera.web.figures.Figures;
+import gotera.web.frame.NotFound;
+import gotera.web.storage.Hashes;
+import gotera.web.storage.Identifiers;
+import gotera.web.storage.Write;
 import java.security.SecureRandom;
 import java.time.Clock;
 import java.time.Duration;

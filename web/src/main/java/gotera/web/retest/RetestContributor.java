@@ -1,8 +1,8 @@
 package gotera.web.retest;
 
+import gotera.web.figures.Figures;
 import gotera.web.job.JobPageContributor;
 import gotera.web.job.Step;
-import gotera.web.shell.Figures;
 import java.util.Map;
 import java.util.UUID;
 import org.springframework.stereotype.Component;

@@ -5,14 +5,14 @@ import gotera.drawing.CurveDrawing;
 import gotera.pressure.PressureTestResult;
 import gotera.pressure.verdict.VerdictKind;
 import gotera.retest.Proof;
+import gotera.web.figures.Figures;
+import gotera.web.pressure.HoldCurve;
 import gotera.web.pressure.Phase;
-import gotera.web.pressure.PressurePages;
 import gotera.web.pressure.PressureService;
 import gotera.web.pressure.PressureTestView;
 import gotera.web.pressure.VerdictWords;
 import gotera.web.repair.RepairService;
-import gotera.web.shell.Figures;
-import gotera.web.shell.Words;
+import gotera.web.words.Words;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -23,13 +23,20 @@ import org.springframework.stereotype.Service;
 @Service
 public class RetestService {
   private final PressureService tests;
-  private final PressurePages pages;
+  private final VerdictWords verdicts;
+  private final HoldCurve curves;
   private final RepairService repairs;
   private final Words words;
 
-  RetestService(PressureService tests, PressurePages pages, RepairService repairs, Words words) {
+  RetestService(
+      PressureService tests,
+      VerdictWords verdicts,
+      HoldCurve curves,
+      RepairService repairs,
+      Words words) {
     this.tests = tests;
-    this.pages = pages;
+    this.verdicts = verdicts;
+    this.curves = curves;
     this.repairs = repairs;
     this.words = words;
   }
@@ -60,10 +67,10 @@ public class RetestService {
       UUID jobId, Optional<PressureTestView> before, PressureTestView after, Figures figures) {
     Optional<PressureTestResult> resultBefore = before.map(PressureTestView::result);
     Proof proof = Proof.of(resultBefore, after.result());
-    VerdictWords.Said said = pages.said(after, figures);
+    VerdictWords.Said said = verdicts.said(after, figures);
     List<Curve.Run> runs = new ArrayList<>();
-    before.filter(b -> b.trace().size() > 0).ifPresent(b -> runs.add(pages.run(b)));
-    runs.add(pages.run(after));
+    before.filter(b -> b.trace().size() > 0).ifPresent(b -> runs.add(curves.run(b)));
+    runs.add(curves.run(after));
     return new RetestPage(
         proof instanceof Proof.Zero,
         after.finishedAt().isPresent(),
@@ -71,12 +78,12 @@ public class RetestService {
         statement(proof, said, after.conditions().rated().kilopascals(), figures),
         details(jobId, proof, before, after, figures),
         proof instanceof Proof.Missing missing
-            ? missing.reasons().stream().map(r -> pages.reason(r, figures)).toList()
+            ? missing.reasons().stream().map(r -> verdicts.reason(r, figures)).toList()
             : List.of(),
         change(proof),
-        before.map(b -> pages.said(b, figures).headline()),
-        pages.curve(runs, after, figures, CurveDrawing.Size.WIDE),
-        pages.curve(runs, after, figures, CurveDrawing.Size.NARROW),
+        before.map(b -> verdicts.said(b, figures).headline()),
+        curves.curve(runs, after, figures, CurveDrawing.Size.WIDE),
+        curves.curve(runs, after, figures, CurveDrawing.Size.NARROW),
         "/jobs/" + jobId + "/re-test/print");
   }
 

@@ -1,11 +1,11 @@
 package gotera.web.safe;
 
 import gotera.timing.Wait.Kind;
+import gotera.web.figures.Figures;
 import gotera.web.job.Step;
 import gotera.web.job.StepReporter;
-import gotera.web.shell.Figures;
-import gotera.web.shell.Words;
 import gotera.web.timer.WaitService;
+import gotera.web.words.Words;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.stereotype.Component;

@@ -2,11 +2,11 @@ package gotera.web.timer;
 
 import gotera.range.Range;
 import gotera.timing.Wait.Kind;
+import gotera.web.figures.Entry;
+import gotera.web.figures.FieldProblems;
+import gotera.web.frame.Pages;
 import gotera.web.job.JobService;
-import gotera.web.shell.Entry;
-import gotera.web.shell.FieldProblems;
-import gotera.web.shell.Pages;
-import gotera.web.shell.Words;
+import gotera.web.words.Words;
 import gotera.word.Worded;
 import java.security.Principal;
 import java.time.Duration;

@@ -4,8 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import gotera.quantity.GaugePressure;
 import gotera.quantity.PressureUnit;
-import gotera.web.shell.FieldProblems;
-import gotera.web.shell.TestWords;
+import gotera.web.figures.FieldProblems;
+import gotera.web.words.TestWords;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;

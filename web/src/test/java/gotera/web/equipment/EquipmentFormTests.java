@@ -4,8 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import gotera.quantity.PressureUnit;
 import gotera.testkit.Close;
-import gotera.web.shell.FieldProblems;
-import gotera.web.shell.TestWords;
+import gotera.web.figures.FieldProblems;
+import gotera.web.words.TestWords;
 import java.time.LocalDate;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;

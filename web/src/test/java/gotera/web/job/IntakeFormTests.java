@@ -3,9 +3,9 @@ package gotera.web.job;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import gotera.testkit.Close;
-import gotera.web.shell.FieldProblems;
-import gotera.web.shell.Figures;
-import gotera.web.shell.TestWords;
+import gotera.web.figures.FieldProblems;
+import gotera.web.figures.Figures;
+import gotera.web.words.TestWords;
 import java.util.List;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;

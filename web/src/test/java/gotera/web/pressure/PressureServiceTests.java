@@ -10,7 +10,9 @@ import gotera.pressure.trace.TraceEvent;
 import gotera.pressure.verdict.VerdictKind;
 import gotera.web.ApplicationParts;
 import gotera.web.job.JobService;
-import gotera.web.pressure.PressureService.Added;
+import gotera.web.pressure.trace.Added;
+import gotera.web.pressure.trace.Kept;
+import gotera.web.pressure.trace.Reading;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -27,6 +29,8 @@ import org.springframework.jdbc.core.JdbcTemplate;
 @ExtendWith(ApplicationParts.class)
 class PressureServiceTests {
   private PressureService tests;
+  private Readings readings;
+  private Sealing sealing;
   private JdbcTemplate database;
   private SealedTests sealed;
   private UUID test;
@@ -34,6 +38,8 @@ class PressureServiceTests {
   @BeforeEach
   void begin(ApplicationParts.Beans beans) {
     tests = beans.of(PressureService.class);
+    readings = beans.of(Readings.class);
+    sealing = beans.of(Sealing.class);
     database = beans.of(JdbcTemplate.class);
     sealed = beans.of(SealedTests.class);
     UUID job = beans.of(JobService.class).begin("someone");
@@ -86,19 +92,19 @@ class PressureServiceTests {
     read(10, 110);
     read(20, 901);
     read(30, 109);
-    TraceStore.Kept wrong = tests.contents(test).readings().get(1);
-    tests.correctReading(
+    Kept wrong = readings.contents(test).readings().get(1);
+    readings.correct(
         test,
         wrong.block(),
         wrong.index(),
-        new TraceStore.Reading(20, 109.5, OptionalDouble.empty()),
+        new Reading(20, 109.5, OptionalDouble.empty()),
         "someone");
     assertThat(gauges()).containsExactly(110, 109.5, 109);
-    assertThat(tests.withdrawReading(test, wrong.block(), wrong.index(), "someone"))
+    assertThat(readings.withdraw(test, wrong.block(), wrong.index(), "someone"))
         .as("somebody else was faster")
         .isEqualTo(Added.GONE);
-    TraceStore.Kept first = tests.contents(test).readings().get(0);
-    tests.withdrawReading(test, first.block(), first.index(), "someone");
+    Kept first = readings.contents(test).readings().get(0);
+    readings.withdraw(test, first.block(), first.index(), "someone");
     assertThat(gauges()).containsExactly(109.5, 109);
     assertThat(stored()).as("all of it stays stored").isEqualTo(4);
   }
@@ -110,9 +116,9 @@ class PressureServiceTests {
       file.reading(i, 110, Double.NaN);
     }
     file.event(TraceEvent.at(1, TraceEvent.Kind.VALVE_SHUT));
-    tests.addTrace(test, file.build(), "someone");
-    assertThat(tests.lastIsOfAFile(test)).isTrue();
-    tests.undo(test, true, "someone");
+    readings.addTrace(test, file.build(), "someone");
+    assertThat(readings.lastIsOfAFile(test)).isTrue();
+    readings.undo(test, true, "someone");
     assertThat(tests.require(test).trace().size()).isZero();
     assertThat(tests.require(test).trace().events()).isEmpty();
   }
@@ -122,12 +128,12 @@ class PressureServiceTests {
     read(10, 110);
     read(310, 106);
     read(610, 102);
-    tests.finish(test);
-    tests.reopen(test, "someone");
+    sealing.finish(test);
+    sealing.reopen(test, "someone");
     assertThat(tests.require(test).finishedAt().isPresent()).isFalse();
     assertThat(read(910, 98)).isEqualTo(Added.YES);
-    tests.finish(test);
-    assertThat(tests.sealHolds(test)).isTrue();
+    sealing.finish(test);
+    assertThat(sealing.holds(test)).isTrue();
     assertThat(
             database.queryForObject(
                 "select count(*) from verdict where pressure_test_id = ?",
@@ -145,7 +151,7 @@ class PressureServiceTests {
     database.update("update pressure_test set hold = '{}' where id = ?", test.toString());
     sealed.clear();
     assertThat(tests.all(job)).extracting(PressureTestView::id).containsExactly(other);
-    assertThat(tests.broken(job)).extracting(PressureService.Broken::id).containsExactly(test);
+    assertThat(tests.broken(job)).extracting(Broken::id).containsExactly(test);
     tests.discard(test, "someone");
     assertThat(tests.broken(job)).isEmpty();
   }
@@ -154,7 +160,7 @@ class PressureServiceTests {
   void aReadingTakenBackStaysStoredButDoesNotCount() {
     read(10, 110);
     read(20, 999);
-    tests.undo(test, false, "someone");
+    readings.undo(test, false, "someone");
     assertThat(tests.require(test).trace().size()).isEqualTo(1);
     assertThat(stored()).isEqualTo(2);
     assertThat(read(20, 109)).isEqualTo(Added.YES);
@@ -164,17 +170,17 @@ class PressureServiceTests {
   void aFinishedTestIsSealed() {
     read(10, 110);
     read(600, 90);
-    tests.finish(test);
+    sealing.finish(test);
     assertThat(read(700, 80)).isEqualTo(Added.FINISHED);
-    assertThat(tests.undo(test, false, "someone")).isEqualTo(Added.FINISHED);
-    assertThat(tests.sealHolds(test)).isTrue();
+    assertThat(readings.undo(test, false, "someone")).isEqualTo(Added.FINISHED);
+    assertThat(sealing.holds(test)).isTrue();
     // someone tampers with the readings, and the seal tells; then they are put back for other tests
     String tamper = "update trace_block set payload = reverse(payload) where pressure_test_id = ?";
     database.update(tamper, test.toString());
-    boolean heldThen = tests.sealHolds(test);
+    boolean heldThen = sealing.holds(test);
     database.update(tamper, test.toString());
     assertThat(heldThen).isFalse();
-    assertThat(tests.sealHolds(test)).isTrue();
+    assertThat(sealing.holds(test)).isTrue();
   }
 
   @Test
@@ -183,7 +189,7 @@ class PressureServiceTests {
     read(310, 106);
     read(610, 102);
     var before = tests.require(test).result();
-    tests.finish(test);
+    sealing.finish(test);
     sealed.clear();
     assertThat(tests.require(test).result()).isEqualTo(before);
     // even if the trace behind it were lost, the verdict stands as it was given
@@ -201,7 +207,7 @@ class PressureServiceTests {
     }
     trace.event(TraceEvent.at(1, TraceEvent.Kind.VALVE_SHUT));
     Trace written = trace.build();
-    assertThat(tests.addTrace(test, written, "someone")).isEqualTo(Added.YES);
+    assertThat(readings.addTrace(test, written, "someone")).isEqualTo(Added.YES);
     assertThat(stored()).isEqualTo(3);
     Trace read = tests.require(test).trace();
     assertThat(read.size()).isEqualTo(20_000);
@@ -209,7 +215,7 @@ class PressureServiceTests {
       assertThat(read.gauge(i)).isEqualTo(written.gauge(i));
       assertThat(read.hasTemperature(i)).isEqualTo(i % 2 == 0);
     }
-    assertThat(tests.addTrace(test, written, "someone")).isEqualTo(Added.NOT_EMPTY);
+    assertThat(readings.addTrace(test, written, "someone")).isEqualTo(Added.NOT_EMPTY);
   }
 
   @Test
@@ -239,12 +245,12 @@ class PressureServiceTests {
   }
 
   private Added add(UUID entry, double seconds, double kilopascals, boolean timeTyped) {
-    return tests.add(
+    return readings.add(
         test,
         Optional.of(
-            new PressureService.Typed(
+            new TypedReading(
                 entry,
-                new TraceStore.Reading(seconds, kilopascals, OptionalDouble.empty()),
+                new Reading(seconds, kilopascals, OptionalDouble.empty()),
                 timeTyped,
                 false)),
         Optional.empty(),

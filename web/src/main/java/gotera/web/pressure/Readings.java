@@ -1,0 +1,161 @@
+package gotera.web.pressure;
+
+import gotera.pressure.setup.EarlierHolds;
+import gotera.pressure.setup.HoldSetup;
+import gotera.pressure.setup.PastHold;
+import gotera.pressure.trace.Trace;
+import gotera.pressure.trace.TraceEvent;
+import gotera.web.pressure.trace.Added;
+import gotera.web.pressure.trace.Contents;
+import gotera.web.pressure.trace.Reading;
+import gotera.web.pressure.trace.TraceReader;
+import gotera.web.pressure.trace.TraceStore;
+import gotera.web.storage.Write;
+import java.time.Clock;
+import java.time.Duration;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What is read from the gauge and done during a test, and how it is corrected or taken back. */
+@Service
+public class Readings {
+  private final OpenTests open;
+  private final TestViews views;
+  private final PressureTestRecords tests;
+  private final TraceStore traces;
+  private final TraceReader reader;
+  private final Clock clock;
+
+  Readings(
+      OpenTests open,
+      TestViews views,
+      PressureTestRecords tests,
+      TraceStore traces,
+      TraceReader reader,
+      Clock clock) {
+    this.open = open;
+    this.views = views;
+    this.tests = tests;
+    this.traces = traces;
+    this.reader = reader;
+    this.clock = clock;
+  }
+
+  /** Adds a reading, and what was done after it. Once this returns, both are durable. */
+  @Write
+  public Added add(
+      UUID testId, Optional<TypedReading> reading, Optional<TraceEvent.Kind> event, String by) {
+    return open.add(
+        testId,
+        test -> {
+          Added added = reading.map(r -> read(test, r, by)).orElse(Added.YES);
+          if (added.isDone()) {
+            event.ifPresent(e -> happened(test, e, by));
+            tests.save(test);
+          }
+          return added;
+        });
+  }
+
+  private Added read(PressureTestRecord test, TypedReading typed, String by) {
+    Added added = traces.append(test.id, typed.entry(), typed.reading(), typed.timeTyped(), by);
+    test.writtenLater |= added.isDone() && typed.later();
+    return added;
+  }
+
+  private void happened(PressureTestRecord test, TraceEvent.Kind event, String by) {
+    double now = Duration.between(test.startedAt, clock.instant()).toMillis() / 1000.0;
+    traces.append(test.id, TraceEvent.at(now, event), by);
+    if (event == TraceEvent.Kind.VALVE_SHUT) {
+      recoverFromHigher(test);
+    }
+  }
+
+  /** When the valve is shut it is known whether the hoses still recover from a higher pressure. */
+  private void recoverFromHigher(PressureTestRecord test) {
+    Trace trace = reader.read(test.id);
+    if (trace.size() == 0) {
+      return;
+    }
+    List<PastHold> others =
+        views.records(test.jobId).stream()
+            .filter(t -> !t.id.equals(test.id))
+            .flatMap(t -> views.readable(t).stream())
+            .map(PressureTestView::past)
+            .toList();
+    OptionalDouble minutes =
+        EarlierHolds.minutesSinceHigher(others, clock.instant(), trace.gauge(trace.size() - 1));
+    HoldSetup hold = HoldText.read(test.hold);
+    test.hold = HoldText.of(hold.with(hold.course().disturbed(minutes)));
+  }
+
+  /** Adds an event. */
+  @Write
+  public Added addEvent(UUID testId, TraceEvent event, String by) {
+    return open.add(
+        testId,
+        test -> {
+          traces.append(testId, event, by);
+          return Added.YES;
+        });
+  }
+
+  /** Adds a whole trace to a test that has nothing yet. */
+  @Write
+  public Added addTrace(UUID testId, Trace trace, String by) {
+    return open.add(testId, test -> traces.append(testId, trace, by) ? Added.YES : Added.NOT_EMPTY);
+  }
+
+  /** Whether what was kept last came with a file. */
+  @Transactional(readOnly = true)
+  public boolean lastIsOfAFile(UUID testId) {
+    return reader.lastIsOfAFile(testId);
+  }
+
+  /** Takes back what was kept last, reading or event. It stays stored, but does not count. */
+  @Write
+  public Added undo(UUID testId, boolean wholeFile, String by) {
+    return open.add(
+        testId,
+        test -> {
+          if (wholeFile) {
+            traces.retractFile(testId, by);
+          } else {
+            traces.retractLast(testId, by);
+          }
+          return Added.YES;
+        });
+  }
+
+  /** Takes one reading back. */
+  @Write
+  public Added withdraw(UUID testId, UUID block, int index, String by) {
+    return open.add(testId, test -> done(traces.withdraw(testId, block, index, by)));
+  }
+
+  /** Puts another reading in the place of one. */
+  @Write
+  public Added correct(UUID testId, UUID block, int index, Reading reading, String by) {
+    return open.add(testId, test -> traces.correct(testId, block, index, reading, by));
+  }
+
+  /** Takes one event back. */
+  @Write
+  public Added withdrawEvent(UUID testId, UUID event, String by) {
+    return open.add(testId, test -> done(traces.withdrawEvent(testId, event, by)));
+  }
+
+  private static Added done(boolean there) {
+    return there ? Added.YES : Added.GONE;
+  }
+
+  /** What a test holds, with where each is kept. */
+  @Transactional(readOnly = true)
+  public Contents contents(UUID testId) {
+    return reader.contents(testId);
+  }
+}

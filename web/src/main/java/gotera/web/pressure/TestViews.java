@@ -1,0 +1,106 @@
+package gotera.web.pressure;
+
+import gotera.pressure.PressureTest;
+import gotera.pressure.setup.CompletedHold;
+import gotera.pressure.setup.HoldSetup;
+import gotera.pressure.trace.Trace;
+import gotera.web.pressure.trace.TraceReader;
+import gotera.web.pressure.trace.Unreadable;
+import gotera.web.pressure.verdict.VerdictArchive;
+import gotera.web.pressure.verdict.VerdictStore;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.stereotype.Component;
+
+/** Reads tests: one that cannot be read is told apart and never stops others. */
+@Component
+class TestViews {
+  private static final Logger LOG = LoggerFactory.getLogger(TestViews.class);
+
+  private final PressureTestRecords tests;
+  private final TraceReader traces;
+  private final VerdictStore verdicts;
+  private final SealedTests sealed;
+
+  TestViews(
+      PressureTestRecords tests, TraceReader traces, VerdictStore verdicts, SealedTests sealed) {
+    this.tests = tests;
+    this.traces = traces;
+    this.verdicts = verdicts;
+    this.sealed = sealed;
+  }
+
+  /** Tests of a job that nobody put aside, in the order they were begun. */
+  List<PressureTestRecord> records(UUID jobId) {
+    return tests.findByJobIdAndDiscardedAtIsNullOrderByStartedAt(jobId);
+  }
+
+  /** Those of them that can be read. */
+  List<PressureTestView> readable(UUID jobId) {
+    return records(jobId).stream().flatMap(t -> readable(t).stream()).toList();
+  }
+
+  Optional<PressureTestView> readable(PressureTestRecord test) {
+    try {
+      return Optional.of(view(test));
+    } catch (RuntimeException e) {
+      LOG.error("pressure test {} cannot be read", test.id, e);
+      return Optional.empty();
+    }
+  }
+
+  /** Those that cannot be read. */
+  List<Broken> broken(UUID jobId) {
+    return records(jobId).stream().flatMap(t -> why(t).stream()).toList();
+  }
+
+  private Optional<Broken> why(PressureTestRecord test) {
+    try {
+      view(test);
+      return Optional.empty();
+    } catch (RuntimeException e) {
+      String why = e instanceof Unreadable ? String.valueOf(e.getMessage()) : "";
+      return Optional.of(new Broken(test.id, Phase.of(test.phase), test.number, why));
+    }
+  }
+
+  PressureTestView view(PressureTestRecord test) {
+    return sealed
+        .of(test.id)
+        // what was restored from a backup may be another state of the same test
+        .filter(v -> v.finishedAt().equals(Optional.ofNullable(test.finishedAt)))
+        .orElseGet(() -> sealed.keep(read(test)));
+  }
+
+  private PressureTestView read(PressureTestRecord test) {
+    Trace trace = traces.read(test.id);
+    HoldSetup hold = HoldText.read(test.hold);
+    Optional<VerdictArchive.Stored> given =
+        test.finishedAt == null ? Optional.empty() : verdicts.of(test.id);
+    CompletedHold completed =
+        given
+            .flatMap(g -> g.conditions().map(c -> new CompletedHold(c, g.assumed())))
+            .orElseGet(() -> CompletedHold.of(hold, trace));
+    return new PressureTestView(
+        test.id,
+        test.jobId,
+        Phase.of(test.phase),
+        test.number,
+        test.startedAt,
+        test.readingMode,
+        test.testedLoop,
+        Optional.ofNullable(test.finishedAt),
+        hold,
+        completed.conditions(),
+        completed.assumed(),
+        trace,
+        given
+            .map(VerdictArchive.Stored::result)
+            .orElseGet(() -> new PressureTest(trace, completed.conditions()).analyse()),
+        test.writtenLater,
+        test.version == null ? 0 : test.version);
+  }
+}

@@ -1,0 +1,216 @@
+package gotera.web.pressure.hold;
+
+import gotera.drawing.CurveDrawing;
+import gotera.pressure.Decider;
+import gotera.pressure.PressureTest;
+import gotera.pressure.Remedy;
+import gotera.pressure.law.Medium;
+import gotera.pressure.trace.Trace;
+import gotera.uncertainty.DecisionLimits;
+import gotera.web.figures.Figures;
+import gotera.web.pressure.HoldCurve;
+import gotera.web.pressure.Phase;
+import gotera.web.pressure.PressureTestView;
+import gotera.web.pressure.VerdictWords;
+import gotera.web.pressure.compliance.ComplianceWords;
+import gotera.web.pressure.trace.Contents;
+import gotera.web.words.Words;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import org.springframework.stereotype.Component;
+
+/** Makes the bench of a pressure test from what it is. */
+@Component
+public class PressurePages {
+  private final VerdictWords verdicts;
+  private final HoldCurve curves;
+  private final ComplianceWords compliance;
+  private final Rows rows;
+  private final Origins origins;
+  private final Beside beside;
+  private final Words words;
+
+  public PressurePages(
+      VerdictWords verdicts,
+      HoldCurve curves,
+      ComplianceWords compliance,
+      Rows rows,
+      Origins origins,
+      Beside beside,
+      Words words) {
+    this.verdicts = verdicts;
+    this.curves = curves;
+    this.compliance = compliance;
+    this.rows = rows;
+    this.origins = origins;
+    this.beside = beside;
+    this.words = words;
+  }
+
+  PressurePage page(
+      PressureTestView test, Contents contents, OptionalDouble from, double now, Figures figures) {
+    boolean finished = test.finishedAt().isPresent();
+    boolean holding = test.holding();
+    Trace trace = test.trace();
+    boolean any = trace.size() > 0;
+    double last = any ? trace.gauge(trace.size() - 1) : 0;
+    double clockNow =
+        finished && any ? trace.seconds(trace.size() - 1) - test.origin() : now - test.origin();
+    return new PressurePage(
+        "/tests/" + test.id(),
+        words.say("pressure." + test.phase().word() + ".title", test.number()),
+        subtitle(test, figures),
+        finished ? "finished" : holding ? "holding" : "pumping",
+        holding && !finished
+            ? test.startedAt().toEpochMilli() + Math.round(test.origin() * 1000)
+            : 0,
+        Figures.minutesAndSeconds(clockNow),
+        any ? figures.pressureFigure(last) : "\u2013",
+        figures.unit().symbol(),
+        verdicts.said(test, figures),
+        holding && !finished,
+        any
+            ? curves.curve(
+                List.of(curves.run(test)),
+                test,
+                figures,
+                finished ? CurveDrawing.Size.WIDE : CurveDrawing.Size.LOW)
+            : "",
+        any ? curves.curve(List.of(curves.run(test)), test, figures, CurveDrawing.Size.NARROW) : "",
+        disturbances(test),
+        Rows.pad(test, figures),
+        overLimit(test, figures),
+        test.hold().course().window().isPresent(),
+        compliance.of(test, figures),
+        Rows.table(test, contents, from, figures),
+        rows.events(test, contents),
+        contents.readings().size(),
+        test.result().rate().map(r -> origins.of(r, test, figures)).orElse(List.of()),
+        test.result().rate().map(origins::budget).orElse(List.of()),
+        makerRule(test, figures),
+        limit(test, figures),
+        deciders(test, figures),
+        remedies(test, figures),
+        beside.of(test, figures),
+        test.assumed().stream().map(m -> words.say("assumed." + m.member())).toList(),
+        test.phase() == Phase.RE_TEST);
+  }
+
+  /** The limit of the test; an evacuated system has none above. */
+  private String limit(PressureTestView test, Figures figures) {
+    return test.conditions().medium() == Medium.VACUUM
+        ? ""
+        : words.say(
+            "pressure.limit",
+            figures.pressureTwice(test.conditions().limit().pressure().kilopascals()),
+            words.say("limit." + test.conditions().limit().source().name()));
+  }
+
+  /** A loud word where the gauge is above the limit as it is now. */
+  private Optional<String> overLimit(PressureTestView test, Figures figures) {
+    double limit = test.conditions().limit().pressure().kilopascals();
+    int n = test.trace().size();
+    boolean over =
+        test.finishedAt().isEmpty()
+            && n > 0
+            && test.trace().gauge(n - 1) > limit + test.conditions().gauge().resolution();
+    return over
+        ? Optional.of(
+            words.say(
+                "pressure.over-limit",
+                figures.pressure(test.trace().gauge(n - 1)),
+                figures.pressure(limit)))
+        : Optional.empty();
+  }
+
+  /** What would decide the test, the fewest answers first. */
+  private List<PressurePage.DeciderShown> deciders(PressureTestView test, Figures figures) {
+    if (test.trace().size() < 2) {
+      return List.of();
+    }
+    return Decider.of(new PressureTest(test.trace(), test.conditions()), test.result()).stream()
+        .map(d -> decider(d, test, figures))
+        .toList();
+  }
+
+  private PressurePage.DeciderShown decider(
+      Decider decider, PressureTestView test, Figures figures) {
+    List<String> asked =
+        decider.answers().stream().map(a -> words.say("decider." + a.word())).toList();
+    VerdictWords.Said then =
+        verdicts.say(
+            decider.result(),
+            test.conditions().rated().kilopascals(),
+            test.conditions().acceptance().limit(),
+            figures);
+    boolean tap =
+        decider.answers().size() == 1
+            && decider.answers().contains(Decider.Answer.OVERNIGHT)
+            && test.finishedAt().isEmpty();
+    return new PressurePage.DeciderShown(
+        String.join(words.say("decider.and"), asked),
+        words.say("decider.then", then.headline()),
+        tap ? Decider.Answer.OVERNIGHT.word() : "");
+  }
+
+  private List<String> disturbances(PressureTestView test) {
+    return test.result().disturbances().stream()
+        .map(
+            d ->
+                words.say(
+                    "pressure.disturbance",
+                    Figures.minutesAndSeconds(d.from() - test.origin()),
+                    Figures.minutesAndSeconds(d.to() - test.origin())))
+        .toList();
+  }
+
+  private String subtitle(PressureTestView test, Figures figures) {
+    String compliance =
+        test.result()
+            .rate()
+            .map(
+                r ->
+                    " \u00b7 "
+                        + words.say(
+                            "pressure.compliance",
+                            Figures.twoDigits(r.compliance()),
+                            words.say("compliance." + r.airAndHoses().source().word())))
+            .orElse("");
+    String loop = test.loop().isEmpty() ? "" : words.say("loop." + test.loop()) + " \u00b7 ";
+    return loop
+        + words.say("pressure.gauge-steps", figures.step(test.conditions().gauge().resolution()))
+        + compliance
+        + " \u00b7 "
+        + words.say("purpose." + test.conditions().acceptance().purpose().word());
+  }
+
+  private List<String> remedies(PressureTestView test, Figures figures) {
+    return Remedy.of(new PressureTest(test.trace(), test.conditions()), test.result()).stream()
+        .map(
+            r ->
+                words.say(
+                    "remedy." + r.kind().name().toLowerCase(Locale.ROOT),
+                    switch (r.kind()) {
+                      case MINUTES -> Figures.plain(Math.ceil(r.figure()));
+                      case AIR -> figures.volume(r.figure());
+                      case GAUGE -> figures.step(r.figure());
+                      case TEMPERATURE -> Figures.twoDigits(DecisionLimits.halfWidth(r.figure()));
+                    }))
+        .toList();
+  }
+
+  private Optional<String> makerRule(PressureTestView test, Figures figures) {
+    return test.result()
+        .makerRule()
+        .map(
+            m ->
+                words.say(
+                    "maker-rule." + m.met().word(),
+                    figures.pressure(m.rule().pressure().kilopascals()),
+                    Figures.plain(m.rule().minutes()),
+                    figures.pressure(m.rule().drop()),
+                    Figures.twoDigits(m.letsThrough())));
+  }
+}

@@ -1,0 +1,142 @@
+package gotera.web.security;
+
+import jakarta.servlet.DispatcherType;
+import jakarta.servlet.ServletException;
+import jakarta.servlet.http.HttpServletRequest;
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import java.time.Clock;
+import org.springframework.boot.web.servlet.FilterRegistrationBean;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.core.Ordered;
+import org.springframework.http.HttpMethod;
+import org.springframework.security.access.AccessDeniedException;
+import org.springframework.security.authorization.AuthorizationEventPublisher;
+import org.springframework.security.authorization.SpringAuthorizationEventPublisher;
+import org.springframework.security.config.Customizer;
+import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.core.context.SecurityContextHolder;
+import org.springframework.security.crypto.factory.PasswordEncoderFactories;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.access.AccessDeniedHandlerImpl;
+import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
+import org.springframework.security.web.context.SecurityContextHolderFilter;
+import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
+
+/**
+ * Who reaches which address, and the headers every answer carries. What is not named here is
+ * closed: reading to those not signed in, writing to everyone but technicians and leads.
+ */
+@Configuration
+class SecurityConfiguration {
+  static final String CONTENT =
+      "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self'; font-src 'self'; "
+          + "connect-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
+
+  private static final String[] ANYONE = {
+    "/sign-in",
+    "/first-account",
+    "/report/*",
+    "/styles/**",
+    "/fonts/**",
+    "/js/**",
+    "/favicon.svg",
+    "/actuator/health/**"
+  };
+
+  private static final String[] LEADS = {"/accounts/**", "/actuator/**"};
+
+  /** What every account may write: its own matters, and what the service desk does. */
+  private static final String[] EVERYONE_WRITES = {
+    "/sign-out",
+    "/unit",
+    "/account/**",
+    "/jobs/new",
+    "/jobs/*/intake",
+    "/jobs/*/report-links/**",
+    "/jobs/*/close",
+    "/jobs/*/reopen",
+    "/jobs/*/discard"
+  };
+
+  @Bean
+  SecurityFilterChain security(HttpSecurity http, LimitProperties limits, Clock clock)
+      throws Exception {
+    return http.authorizeHttpRequests(
+            requests ->
+                requests
+                    .dispatcherTypeMatchers(DispatcherType.ERROR, DispatcherType.FORWARD)
+                    .permitAll()
+                    .requestMatchers(ANYONE)
+                    .permitAll()
+                    .requestMatchers(LEADS)
+                    .hasRole("LEAD")
+                    .requestMatchers(HttpMethod.GET)
+                    .authenticated()
+                    .requestMatchers(HttpMethod.HEAD)
+                    .authenticated()
+                    .requestMatchers(HttpMethod.POST, EVERYONE_WRITES)
+                    .authenticated()
+                    .requestMatchers(HttpMethod.POST)
+                    .hasAnyRole("TECHNICIAN", "LEAD")
+                    .anyRequest()
+                    .denyAll())
+        .formLogin(form -> form.loginPage("/sign-in").loginProcessingUrl("/sign-in").permitAll())
+        .logout(out -> out.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?out"))
+        .headers(
+            headers ->
+                headers
+                    .contentSecurityPolicy(csp -> csp.policyDirectives(CONTENT))
+                    .referrerPolicy(r -> r.policy(ReferrerPolicy.SAME_ORIGIN))
+                    .crossOriginOpenerPolicy(
+                        p ->
+                            p.policy(
+                                org.springframework.security.web.header.writers
+                                    .CrossOriginOpenerPolicyHeaderWriter.CrossOriginOpenerPolicy
+                                    .SAME_ORIGIN))
+                    .permissionsPolicyHeader(
+                        p -> p.policy("camera=(self), geolocation=(), microphone=()")))
+        .csrf(Customizer.withDefaults())
+        .exceptionHandling(e -> e.accessDeniedHandler(SecurityConfiguration::refused))
+        .addFilterBefore(new SessionAge(clock), SecurityContextHolderFilter.class)
+        .addFilterBefore(new RateLimits(limits), UsernamePasswordAuthenticationFilter.class)
+        .build();
+  }
+
+  /**
+   * Whoever is not signed in any more is led to signing in, and by it back to what was typed; who
+   * is signed in and may not is refused.
+   */
+  private static void refused(
+      HttpServletRequest request, HttpServletResponse response, AccessDeniedException denied)
+      throws IOException, ServletException {
+    if (SecurityContextHolder.getContext().getAuthentication() == null) {
+      response.sendRedirect(request.getContextPath() + "/sign-in");
+    } else {
+      new AccessDeniedHandlerImpl().handle(request, response, denied);
+    }
+  }
+
+  @Bean
+  FilterRegistrationBean<StorageGone> storageGone() {
+    FilterRegistrationBean<StorageGone> registration =
+        new FilterRegistrationBean<>(new StorageGone());
+    // before the sessions, which live in the database
+    registration.setOrder(Ordered.HIGHEST_PRECEDENCE + 1);
+    return registration;
+  }
+
+  /** Refusals are told to whoever listens, for the log. */
+  @Bean
+  AuthorizationEventPublisher authorizationEvents(ApplicationEventPublisher events) {
+    return new SpringAuthorizationEventPublisher(events);
+  }
+
+  @Bean
+  PasswordEncoder passwordEncoder() {
+    return PasswordEncoderFactories.createDelegatingPasswordEncoder();
+  }
+}
