@@ -46,7 +46,7 @@ final class MonteCarlo {
     long falseLeaks = 0;
     long proven = 0;
     long planned = 0;
-    for (SimulatedTest.Cell cell : SimulatedTest.Cell.values()) {
+    for (Cell cell : Cell.values()) {
       List<List<SimulatedTest>> all = new ArrayList<>();
       for (double size : SIZES) {
         all.add(
@@ -72,7 +72,7 @@ final class MonteCarlo {
           percent(cellProven, cellPlanned),
           cellPlanned);
       missing(all.get(0), out);
-      if (cell != SimulatedTest.Cell.STUCK) {
+      if (cell != Cell.STUCK) {
         covered += cellCovered;
         rates += cellRates;
         falseLeaks += cellLeaks;
@@ -86,8 +86,8 @@ final class MonteCarlo {
             + " proven tight %.1f %% of %d%n",
         percent(covered, rates),
         rates,
-        percent(falseLeaks, (long) runs * (SimulatedTest.Cell.values().length - 1)),
-        (long) runs * (SimulatedTest.Cell.values().length - 1),
+        percent(falseLeaks, (long) runs * (Cell.values().length - 1)),
+        (long) runs * (Cell.values().length - 1),
         percent(proven, planned),
         planned);
   }
@@ -104,7 +104,7 @@ final class MonteCarlo {
     }
   }
 
-  private static long mix(long seed, SimulatedTest.Cell cell, double size, int i) {
+  private static long mix(long seed, Cell cell, double size, int i) {
     return seed * 1_000_003 + cell.ordinal() * 7_919_000_003L + Math.round(size * 10) * 104_729 + i;
   }
 
