@@ -7,6 +7,7 @@ import com.github.javaparser.ast.Node;
 import com.github.javaparser.ast.body.CallableDeclaration;
 import com.github.javaparser.ast.body.RecordDeclaration;
 import com.github.javaparser.ast.expr.DoubleLiteralExpr;
+import com.github.javaparser.ast.nodeTypes.NodeWithName;
 import com.github.javaparser.ast.nodeTypes.NodeWithRange;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -14,6 +15,8 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /**
@@ -24,9 +27,17 @@ import java.util.stream.Stream;
  * @param methods its methods and constructors
  * @param records its records, as what takes parameters
  * @param numbers its numbers with a fraction or an exponent
+ * @param room its package
+ * @param asks packages it names: those of its imports
  */
 public record SourceFile(
-    Path path, int lines, List<Taking> methods, List<Taking> records, List<Literal> numbers) {
+    Path path,
+    int lines,
+    List<Taking> methods,
+    List<Taking> records,
+    List<Literal> numbers,
+    String room,
+    Set<String> asks) {
 
   /**
    * Something that takes parameters.
@@ -87,10 +98,23 @@ public record SourceFile(
               .map(d -> new Literal(line(d), d.getValue().replaceAll("[dDfF]$", "")))
               .toList();
       return new SourceFile(
-          path, (int) text.lines().count(), List.copyOf(methods), List.copyOf(records), numbers);
+          path,
+          (int) text.lines().count(),
+          List.copyOf(methods),
+          List.copyOf(records),
+          numbers,
+          unit.getPackageDeclaration().map(NodeWithName::getNameAsString).orElse(""),
+          asks(unit));
     } catch (IOException e) {
       throw new UncheckedIOException(path.toString(), e);
     }
+  }
+
+  /** What is imported, without its class: class names begin with a capital. */
+  private static Set<String> asks(CompilationUnit unit) {
+    return unit.getImports().stream()
+        .map(i -> i.getNameAsString().replaceAll("\\.\\p{Lu}.*", ""))
+        .collect(Collectors.toUnmodifiableSet());
   }
 
   private static Taking taking(String name, NodeWithRange<?> node, int parameters) {

@@ -79,16 +79,15 @@ class CapController {
     Optional<GaugePressure> test = form.confirmedTestPressure(problems, figures.unit());
     if (problems.none()) {
       try {
-        caps.write(
-            id,
-            form.stampWithUnit(rated.orElseThrow()),
-            rated.orElseThrow(),
-            figure,
-            test,
-            form.seals(),
-            form.note(),
-            principal.getName(),
-            form.version());
+        CapEntry entry =
+            new CapEntry(
+                form.stampWithUnit(rated.orElseThrow()),
+                rated.orElseThrow(),
+                figure,
+                test,
+                form.seals(),
+                form.note());
+        caps.write(id, entry, principal.getName(), form.version());
         return "redirect:/jobs/" + id + "/pressure-test";
       } catch (OptimisticLockingFailureException e) {
         problems.add("form", "problem.changed-meanwhile");

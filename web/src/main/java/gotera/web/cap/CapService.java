@@ -53,38 +53,23 @@ public class CapService {
   /**
    * Writes the cap.
    *
-   * @param stamp the stamp as typed
-   * @param rated the rating it means
-   * @param makerFigure the maker's highest system pressure
-   * @param testPressure the maker's test pressure, confirmed
-   * @param seals state of the seals
-   * @param note anything else
    * @param by who writes
    * @param version version that was read; an older one is refused
    */
   @Write
-  public void write(
-      UUID jobId,
-      String stamp,
-      GaugePressure rated,
-      Optional<GaugePressure> makerFigure,
-      Optional<GaugePressure> testPressure,
-      String seals,
-      String note,
-      String by,
-      int version) {
+  public void write(UUID jobId, CapEntry entry, String by, int version) {
     CapRecord cap =
         caps.findByJobId(jobId)
             .orElseGet(() -> new CapRecord(identifiers.next(), jobId, clock.instant(), by));
     if (cap.version != null && cap.version != version) {
       throw new OptimisticLockingFailureException("cap of " + jobId);
     }
-    cap.stamp = stamp;
-    cap.ratedKpa = rated.kilopascals();
-    cap.makerFigureKpa = kilopascals(makerFigure);
-    cap.testPressureKpa = kilopascals(testPressure);
-    cap.seals = seals;
-    cap.note = note;
+    cap.stamp = entry.stamp();
+    cap.ratedKpa = entry.rated().kilopascals();
+    cap.makerFigureKpa = kilopascals(entry.makerFigure());
+    cap.testPressureKpa = kilopascals(entry.testPressure());
+    cap.seals = entry.seals();
+    cap.note = entry.note();
     cap.writtenAt = clock.instant();
     cap.writtenBy = by;
     caps.save(cap);

@@ -26,6 +26,7 @@ import gotera.simulation.StandInVehicle.SystemUnderTest;
 import gotera.suspects.Observation.Looked;
 import gotera.web.account.AccountService;
 import gotera.web.account.Role;
+import gotera.web.cap.CapEntry;
 import gotera.web.cap.CapService;
 import gotera.web.circuit.CircuitService;
 import gotera.web.circuit.DripService;
@@ -305,16 +306,7 @@ class DemoData {
   }
 
   private void cap(UUID job, String stamp, double kilopascals) {
-    caps.write(
-        job,
-        stamp,
-        new GaugePressure(kilopascals),
-        Optional.empty(),
-        Optional.empty(),
-        "good",
-        "",
-        BY,
-        0);
+    caps.write(job, CapEntry.stamped(stamp, new GaugePressure(kilopascals), "good"), BY, 0);
   }
 
   /** Seen wet under pressure (kPa), with its drops per minute. */

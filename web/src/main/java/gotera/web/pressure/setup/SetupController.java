@@ -1,13 +1,8 @@
 package gotera.web.pressure.setup;
 
-import gotera.cap.CapStamp;
 import gotera.circuit.Features.Drive;
 import gotera.pressure.setup.HoldSetup;
-import gotera.quantity.GaugePressure;
-import gotera.quantity.PressureUnit;
 import gotera.quantity.Typed;
-import gotera.quantity.Understanding;
-import gotera.quantity.Understanding.Ambiguous;
 import gotera.quantity.Understanding.Understood;
 import gotera.web.cap.CapFacts;
 import gotera.web.cap.CapService;
@@ -31,7 +26,6 @@ import gotera.web.words.Words;
 import java.security.Principal;
 import java.time.Clock;
 import java.time.Duration;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -49,6 +43,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 class SetupController {
   private final PressureService tests;
   private final PressureBench bench;
+  private final StampedCap stamped;
   private final CapService caps;
   private final JobService jobs;
   private final EngineTypeService types;
@@ -61,6 +56,7 @@ class SetupController {
   SetupController(
       PressureService tests,
       PressureBench bench,
+      StampedCap stamped,
       CapService caps,
       JobService jobs,
       EngineTypeService types,
@@ -71,6 +67,7 @@ class SetupController {
       Words words) {
     this.tests = tests;
     this.bench = bench;
+    this.stamped = stamped;
     this.caps = caps;
     this.jobs = jobs;
     this.types = types;
@@ -80,9 +77,6 @@ class SetupController {
     this.clock = clock;
     this.words = words;
   }
-
-  /** A meaning of a stamp to choose from. */
-  record Meaning(String value, String text) {}
 
   @GetMapping("/jobs/{id}/{step:pressure-test|re-test}")
   String page(
@@ -127,7 +121,7 @@ class SetupController {
     jobs.require(id);
     FieldProblems problems = new FieldProblems(words);
     SetupReading.Tools tools = SetupReading.Tools.chosen(form, equipment);
-    Optional<CapFacts> cap = cap(id, form, problems, figures, principal, model);
+    Optional<CapFacts> cap = stamped.cap(id, form, problems, figures, principal, model);
     Optional<HoldSetup> hold =
         cap.flatMap(c -> SetupReading.read(form, problems, known(id, c), tools, figures));
     if (hold.isEmpty()) {
@@ -167,7 +161,8 @@ class SetupController {
     FieldProblems problems = new FieldProblems(words);
     SetupReading.Tools tools = SetupReading.Tools.chosen(form, equipment);
     Optional<HoldSetup> hold =
-        cap(test.jobId(), form, problems, figures, principal, model)
+        stamped
+            .cap(test.jobId(), form, problems, figures, principal, model)
             .flatMap(
                 c ->
                     SetupReading.anew(
@@ -194,65 +189,6 @@ class SetupController {
   /** What a new test of a job may take from those before it. */
   private SetupReading.Known known(UUID jobId, CapFacts cap) {
     return SetupReading.Known.of(cap, tests.all(jobId), clock.instant());
-  }
-
-  private Optional<CapFacts> cap(
-      UUID jobId,
-      SetupForm form,
-      FieldProblems problems,
-      Figures figures,
-      Principal principal,
-      Model model) {
-    Optional<CapFacts> known = caps.of(jobId);
-    if (known.isPresent()) {
-      return known;
-    }
-    Optional<GaugePressure> rated = stamped(form, problems, figures, model);
-    if (rated.isEmpty()) {
-      return Optional.empty();
-    }
-    caps.write(
-        jobId,
-        form.stamp(),
-        rated.get(),
-        Optional.empty(),
-        Optional.empty(),
-        "not-looked",
-        "",
-        principal.getName(),
-        0);
-    return caps.of(jobId);
-  }
-
-  /** What the stamp means; asked back where the unit that was chosen makes no cap of it. */
-  private Optional<GaugePressure> stamped(
-      SetupForm form, FieldProblems problems, Figures figures, Model model) {
-    Optional<PressureUnit> chosen =
-        Optional.of(figures.unit()).filter(u -> u != PressureUnit.KPA && u.stamped());
-    Understanding<GaugePressure> read = CapStamp.read(form.stamp(), chosen);
-    if (!(read instanceof Ambiguous<GaugePressure> ambiguous)) {
-      return problems.take("stamp", form.stamp(), read);
-    }
-    List<Meaning> meanings = new ArrayList<>();
-    for (GaugePressure meaning : ambiguous.meanings()) {
-      String value = Double.toString(meaning.kilopascals());
-      if (form.meant().equals(value)) {
-        return Optional.of(meaning);
-      }
-      meanings.add(
-          new Meaning(
-              value,
-              figures.pressureTwice(meaning.kilopascals())
-                  + " \u00b7 "
-                  + figures.with(PressureUnit.BAR).pressure(meaning.kilopascals())));
-    }
-    model.addAttribute("meanings", meanings);
-    problems.add(
-        "stamp",
-        chosen.isPresent() ? "problem.cap-unit" : "problem.cap-ambiguous",
-        form.stamp(),
-        chosen.map(PressureUnit::symbol).orElse(""));
-    return Optional.empty();
   }
 
   private SetupForm blank(UUID jobId, Phase phase, Figures figures) {
