@@ -126,6 +126,16 @@ public record Case(Circuit circuit, List<Observation> observed, boolean heaterVa
     return latest().stream().filter(Looked::wet).toList();
   }
 
+  /** How many places were found wet before the repair that is tested now, and not since. */
+  public long foundBefore() {
+    List<Observation> now = counting();
+    Map<String, Looked> before = new LinkedHashMap<>();
+    all(observed.subList(0, observed.size() - now.size()), Looked.class)
+        .forEach(l -> before.put(l.place(), l));
+    latest().forEach(l -> before.remove(l.place()));
+    return before.values().stream().filter(Looked::wet).count();
+  }
+
   /** Places that cannot be seen as they are. */
   public Set<String> hidden() {
     return latest().stream()

@@ -102,6 +102,16 @@ class CaseTests {
     }
 
     @Test
+    void whatWasFoundBeforeIsCountedApartOnceTheRepairIsTested() {
+      Looked wet = look(HOSE, LookState.PRESSED, Sight.WET);
+      assertThat(of(wet, new Repaired()).foundBefore()).as("not tested yet").isZero();
+      assertThat(of(wet, new Repaired(), leak(0.5, true)).foundBefore()).isEqualTo(1);
+      Case again = of(wet, new Repaired(), leak(0.5, true), wet);
+      assertThat(again.foundBefore()).as("wet again").isZero();
+      assertThat(again.wet()).hasSize(1);
+    }
+
+    @Test
     void onceTheRepairIsTestedWhatWasBeforeItIsHistory() {
       Observation[] before = {
         new Sign("puddle-overnight"),

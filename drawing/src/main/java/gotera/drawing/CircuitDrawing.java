@@ -38,6 +38,7 @@ public final class CircuitDrawing {
   private final CircuitView.Words words;
   private final Svg svg;
   private final Labels labels;
+  private final List<Labels.Tie> ties = new ArrayList<>();
 
   private CircuitDrawing(CircuitView view, CircuitView.Words words) {
     this.view = view;
@@ -79,7 +80,9 @@ public final class CircuitDrawing {
     view.drips().ifPresent(this::paths);
     // what was found has the first choice of a place
     List<Labels.Placed> found = jointNames();
-    partNames().forEach(p -> text(p, "circuit-part"));
+    List<Labels.Placed> names = partNames();
+    ties.forEach(t -> svg.line(t.name().x(), t.name().y(), t.thing().x(), t.thing().y(), "tie"));
+    names.forEach(p -> text(p, "circuit-part"));
     circuit.joints().forEach(this::joint);
     found.forEach(p -> text(p, "joint-label"));
     return svg.close();
@@ -87,16 +90,30 @@ public final class CircuitDrawing {
 
   private List<Labels.Placed> partNames() {
     List<Labels.Placed> placed = new ArrayList<>();
-    view.circuit().parts().forEach(p -> placed.add(labels.part(p, words.part(p.code()))));
-    view.circuit().lines().forEach(l -> placed.add(labels.line(l, words.part(l.code()))));
+    for (Part part : view.circuit().parts()) {
+      Labels.Placed name = labels.part(part, words.part(part.code()));
+      Labels.tie(name, part).ifPresent(ties::add);
+      placed.add(name);
+    }
+    for (Line line : view.circuit().lines()) {
+      Labels.Placed name = labels.line(line, words.part(line.code()));
+      Labels.tie(name, line).ifPresent(ties::add);
+      placed.add(name);
+    }
     return placed;
   }
 
   private List<Labels.Placed> jointNames() {
     return view.circuit().joints().stream()
         .filter(j -> view(j).named() || view.chosen().filter(j.code()::equals).isPresent())
-        .map(j -> labels.joint(j, view(j).label()))
+        .map(this::jointName)
         .toList();
+  }
+
+  private Labels.Placed jointName(Joint joint) {
+    Labels.Placed name = labels.joint(joint, view(joint).label());
+    Labels.tie(name, joint).ifPresent(ties::add);
+    return name;
   }
 
   private JointView view(Joint joint) {

@@ -6,7 +6,9 @@ import gotera.circuit.Circuit.Line;
 import gotera.circuit.Circuit.Part;
 import gotera.circuit.Circuit.Point;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 
 /**
  * Finds a place for each name on a circuit.
@@ -34,6 +36,9 @@ final class Labels {
   private static final double HOSE = 10;
 
   private static final double SAMPLE = 15;
+
+  /** A name nearer than this stands beside its thing (sheet units). */
+  private static final double BESIDE = 22;
 
   private final Circuit circuit;
   private final List<Box> names = new ArrayList<>();
@@ -65,6 +70,12 @@ final class Labels {
       return new Box(middleX - width / 2, middleY - HEIGHT / 2, width, HEIGHT);
     }
 
+    /** The point of the area that is nearest to another. */
+    Point nearest(Point p) {
+      return new Point(
+          Math.max(x, Math.min(x + width, p.x())), Math.max(y, Math.min(y + height, p.y())));
+    }
+
     boolean touches(Point p, double within) {
       return p.x() > x - within
           && p.x() < x + width + within
@@ -80,11 +91,47 @@ final class Labels {
   }
 
   private void sample(Point a, Point b) {
+    sample(a, b, onHoses);
+  }
+
+  private static void sample(Point a, Point b, List<Point> samples) {
     int steps = (int) Math.ceil(a.distance(b) / SAMPLE);
     for (int k = 0; k <= steps; k++) {
       double f = steps == 0 ? 0 : (double) k / steps;
-      onHoses.add(new Point(a.x() + f * (b.x() - a.x()), a.y() + f * (b.y() - a.y())));
+      samples.add(new Point(a.x() + f * (b.x() - a.x()), a.y() + f * (b.y() - a.y())));
     }
+  }
+
+  /** A thin line between a name and its thing. */
+  record Tie(Point name, Point thing) {}
+
+  /** What ties a name to its part; nothing where it stands on it or beside it. */
+  static Optional<Tie> tie(Placed name, Part part) {
+    Box thing = new Box(part.x(), part.y(), part.width(), part.height());
+    Box box = name.box();
+    Point middle = new Point(box.x() + box.width() / 2, box.y() + box.height() / 2);
+    return tie(box, List.of(thing.nearest(middle)));
+  }
+
+  /** What ties a name to its line. */
+  static Optional<Tie> tie(Placed name, Line line) {
+    List<Point> along = new ArrayList<>();
+    for (int i = 1; i < line.points().size(); i++) {
+      sample(line.points().get(i - 1), line.points().get(i), along);
+    }
+    return tie(name.box(), along);
+  }
+
+  /** What ties a name to its joint. */
+  static Optional<Tie> tie(Placed name, Joint joint) {
+    return tie(name.box(), List.of(joint.at()));
+  }
+
+  private static Optional<Tie> tie(Box box, List<Point> thing) {
+    return thing.stream()
+        .map(p -> new Tie(box.nearest(p), p))
+        .min(Comparator.comparingDouble(t -> t.name().distance(t.thing())))
+        .filter(t -> t.name().distance(t.thing()) > BESIDE);
   }
 
   /** Keeps an area free. */

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import gotera.circuit.Branch;
 import gotera.circuit.Circuit;
+import gotera.circuit.Circuit.Point;
 import gotera.circuit.CircuitBuilder;
 import gotera.circuit.CircuitPresets;
 import gotera.circuit.DripSpot;
@@ -109,6 +110,57 @@ class CircuitDrawingTests {
                       .as(a.text() + " over " + j.code())
                       .isZero());
     }
+  }
+
+  @ParameterizedTest
+  @MethodSource("combinations")
+  void everyNameStandsAtItsThingOrIsTiedToIt(Features features) throws Exception {
+    Circuit circuit = CircuitBuilder.of(features);
+    Document svg = parse(draw(CircuitView.plain(circuit, Map.of())));
+    List<Element> ties = withClass(svg, "tie");
+    for (Element name : withClass(svg, "circuit-part")) {
+      String text = name.getTextContent();
+      Labels.Box box = new Labels.Placed(text, number(name, "x"), number(name, "y")).box();
+      if (!text.equals("firewall")) {
+        List<Point> thing = outline(circuit, text);
+        assertThat(thing).as(text).isNotEmpty();
+        boolean beside = thing.stream().anyMatch(p -> box.touches(p, 30));
+        boolean tied = ties.stream().anyMatch(t -> ties(t, box, thing));
+        assertThat(beside || tied).as(text).isTrue();
+      }
+    }
+  }
+
+  private static boolean ties(Element tie, Labels.Box box, List<Point> thing) {
+    Point begin = new Point(number(tie, "x1"), number(tie, "y1"));
+    Point end = new Point(number(tie, "x2"), number(tie, "y2"));
+    return box.touches(begin, 1) && thing.stream().anyMatch(p -> p.distance(end) < 8);
+  }
+
+  /** Points along a part's edge and over its area, or along a line. */
+  private static List<Point> outline(Circuit circuit, String name) {
+    List<Point> points = new ArrayList<>();
+    for (Circuit.Part p : circuit.parts()) {
+      for (int i = 0; p.code().replace('-', ' ').equals(name) && i <= 20; i++) {
+        for (int j = 0; j <= 20; j++) {
+          points.add(new Point(p.x() + p.width() * i / 20, p.y() + p.height() * j / 20));
+        }
+      }
+    }
+    for (Circuit.Line line : circuit.lines()) {
+      for (int i = 1; line.code().replace('-', ' ').equals(name) && i < line.points().size(); i++) {
+        Point a = line.points().get(i - 1);
+        Point b = line.points().get(i);
+        for (double f = 0; f <= 1; f += 0.02) {
+          points.add(new Point(a.x() + f * (b.x() - a.x()), a.y() + f * (b.y() - a.y())));
+        }
+      }
+    }
+    return points;
+  }
+
+  private static double number(Element element, String attribute) {
+    return Double.parseDouble(element.getAttribute(attribute));
   }
 
   @Test

@@ -1,6 +1,6 @@
 // After each answer the eyes and the keys are where the work is: a new page begins at its top, with the bench
-// in focus; the same page stays where it was, with the field that was in use, or with what is wrong. Once a step
-// is done, where it goes on comes into view.
+// in focus; the same page stays where it was, with the field that was in use, or with what is wrong. What was
+// chosen on it comes into view with its form, and once a step is done, where it goes on.
 let before = null;
 
 /** How to find a control again in the next page. */
@@ -24,15 +24,19 @@ function show(element) {
   element.focus({ preventScroll: true });
   const box = element.getBoundingClientRect();
   const top = document.querySelector(".top");
-  const over = top ? top.getBoundingClientRect().bottom : 0;
+  // where it scrolls with the page, the head covers nothing
+  const over = Math.max(0, top ? top.getBoundingClientRect().bottom : 0);
   if (box.top < over || box.bottom > innerHeight) {
-    element.scrollIntoView({ block: "center" });
+    element.scrollIntoView({ block: box.height > innerHeight - over ? "start" : "center" });
   }
 }
 
 /** What the page is about: another test, or the bench after its set-up, is another page at the same place. */
 const about = () =>
   [".top-job", "#bench h1"].map((s) => document.querySelector(s)?.textContent.trim()).join(" · ");
+
+/** What was chosen on the page, where it has a form of its own: a joint of the drawing or of a list. */
+const shows = () => document.querySelector("#page [data-shows]");
 
 /** Where it goes on, once that is the thing to do. */
 const leads = () => document.querySelector("#page .way-leads #goes-on");
@@ -50,6 +54,8 @@ function after() {
   } else if (about() !== before.about) {
     scrollTo(0, 0);
     document.getElementById("bench")?.focus({ preventScroll: true });
+  } else if (shows() && shows().dataset.shows !== before.shows) {
+    show(shows());
   } else {
     const same = before.mark && document.querySelector(`#page ${before.mark}`);
     if (same) {
@@ -61,7 +67,7 @@ function after() {
 export function startFocus() {
   document.addEventListener("htmx:beforeSwap", (event) => {
     if (event.detail.target && event.detail.target.id === "page") {
-      before = { about: about(), leads: leads() !== null, mark: mark(document.activeElement) };
+      before = { about: about(), leads: leads() !== null, shows: shows()?.dataset.shows, mark: mark(document.activeElement) };
     }
   });
   document.addEventListener("htmx:afterSwap", (event) => {

@@ -13,6 +13,16 @@ function zoom(region, to) {
   drawing.style.setProperty("width", `${100 * now}%`);
   region.scrollLeft = middleX * now - region.clientWidth / 2;
   region.scrollTop = middleY * now - region.clientHeight / 2;
+  fingers(region);
+}
+
+/** Half a finger, 22 px, in the units of the drawing: what is touched stays 44 px wide however small it is shown. */
+function fingers(region) {
+  const drawing = region.querySelector("svg");
+  const scale = drawing.getBoundingClientRect().width / drawing.viewBox.baseVal.width;
+  if (scale > 0) {
+    drawing.style.setProperty("--touch", `${22.1 / scale}px`);
+  }
 }
 
 function buttons(region) {
@@ -25,7 +35,7 @@ function buttons(region) {
   for (const [name, label, by] of [
     ["+", "Larger", 1.4],
     ["\u2212", "Smaller", 1 / 1.4],
-    ["0", "Whole", 0],
+    ["Fit", "Fit the whole circuit", 0],
   ]) {
     const button = document.createElement("button");
     button.type = "button";
@@ -45,8 +55,13 @@ function buttons(region) {
 }
 
 export function startPan() {
-  const prepare = () => document.querySelectorAll("[data-pan]").forEach(buttons);
+  const prepare = () =>
+    document.querySelectorAll("[data-pan]").forEach((region) => {
+      buttons(region);
+      fingers(region);
+    });
   prepare();
+  addEventListener("resize", prepare);
   document.addEventListener("htmx:load", prepare);
   document.addEventListener("keydown", (event) => {
     const region = event.target.closest("[data-pan]");
@@ -67,29 +82,29 @@ export function startPan() {
     },
     { passive: false },
   );
-  const fingers = new Map();
+  const touching = new Map();
   let apart = 0;
   const distance = () => {
-    const [a, b] = [...fingers.values()];
+    const [a, b] = [...touching.values()];
     return Math.hypot(a.x - b.x, a.y - b.y);
   };
   document.addEventListener("pointerdown", (event) => {
     if (event.pointerType === "touch" && event.target.closest("[data-pan]")) {
-      fingers.set(event.pointerId, { x: event.clientX, y: event.clientY });
-      apart = fingers.size === 2 ? distance() : 0;
+      touching.set(event.pointerId, { x: event.clientX, y: event.clientY });
+      apart = touching.size === 2 ? distance() : 0;
     }
   });
   document.addEventListener("pointermove", (event) => {
     const region = event.target.closest("[data-pan]");
-    if (region && fingers.has(event.pointerId)) {
-      fingers.set(event.pointerId, { x: event.clientX, y: event.clientY });
-      if (fingers.size === 2 && apart > 0) {
+    if (region && touching.has(event.pointerId)) {
+      touching.set(event.pointerId, { x: event.clientX, y: event.clientY });
+      if (touching.size === 2 && apart > 0) {
         zoom(region, Number(region.dataset.zoom || 1) * (distance() / apart));
         apart = distance();
       }
     }
   });
   for (const end of ["pointerup", "pointercancel"]) {
-    document.addEventListener(end, (event) => fingers.delete(event.pointerId));
+    document.addEventListener(end, (event) => touching.delete(event.pointerId));
   }
 }

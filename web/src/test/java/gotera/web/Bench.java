@@ -313,6 +313,11 @@ final class Bench implements AutoCloseable {
     giveFile(name, content.getBytes(StandardCharsets.UTF_8));
   }
 
+  /** All text of it, what is folded away too. */
+  String whole(String selector) {
+    return page.locator(selector).first().textContent().replace('\u00a0', ' ');
+  }
+
   String text(String selector) {
     return page.locator(selector).first().innerText().replace('\u00a0', ' ');
   }

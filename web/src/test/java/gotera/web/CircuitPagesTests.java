@@ -71,7 +71,7 @@ class CircuitPagesTests {
     Http.Answer engine = edit(http, job, Map.of("kind", "loop-off", "subject", "engine"));
     assertThat(engine.status()).isEqualTo(422);
     assertThat(edit(http, job, Map.of("kind", "add-joint", "name", "")).text())
-        .contains("Expected: a name");
+        .contains("Please enter a name");
     assertThat(edit(http, job, Map.of("kind", "wings")).status()).isEqualTo(404);
   }
 
@@ -97,7 +97,7 @@ class CircuitPagesTests {
         .contains("Someone else wrote");
     form.put("typeName", "");
     assertThat(http.post("/jobs/" + job + "/circuit", form).text())
-        .contains("Expected: a name for the engine type");
+        .contains("Please enter a name for the engine type");
   }
 
   @Test
@@ -109,6 +109,22 @@ class CircuitPagesTests {
     http.post("/jobs/" + job + "/heater-valve", Map.of("shut", "true"));
     String page = http.get("/jobs/" + job + "/find").text();
     assertThat(page).contains("is not in the test").contains("circuit-still");
+  }
+
+  @Test
+  void findBeginsInTheStateThatTheTestLeft(Application.Running application) {
+    Http http = Http.signedIn(application.address(), "bench", Application.PASSWORD);
+    Http.Begun begun = http.begin();
+    String cold = "value=\"cold\" checked";
+    String pressed = "value=\"cold-pressure\" checked";
+    http.post("/tests/" + begun.test() + "/readings", Map.of("gauge", "112.5", "at", "0"));
+    http.post("/tests/" + begun.test() + "/events", Map.of("kind", "place-seen"));
+    String find = begun.job() + "/find?joint=radiator.core";
+    assertThat(http.get(find).text()).contains(pressed).contains("value=\"112.5 kPa\"");
+    http.post(
+        begun.job() + "/find",
+        Map.of("joint", "radiator.core", "saw", "wet", "state", "cold-pressure", "pressure", "112.5"));
+    assertThat(http.get(find).text()).as("let off since").contains(cold).doesNotContain(pressed);
   }
 
   @Test
@@ -130,7 +146,7 @@ class CircuitPagesTests {
                     begun.job() + "/fill-up/strength",
                     Map.of("freezes", "-80", "glycol", "ethylene"))
                 .text())
-        .contains("cannot be");
+        .contains("out of range");
   }
 
   /**

@@ -157,10 +157,10 @@ class FirmTests {
     reading("110");
     post("discard", Map.of());
     for (int reload = 0; reload < 2; reload++) {
-      assertThat(bench()).contains("is put aside").contains("/tests/" + begun.test() + "/put-back");
+      assertThat(bench()).contains("is discarded").contains("/tests/" + begun.test() + "/put-back");
     }
     assertThat(post("put-back", Map.of()).status()).isEqualTo(302);
-    assertThat(bench()).contains("110.0").doesNotContain("is put aside");
+    assertThat(bench()).contains("110.0").doesNotContain("is discarded");
   }
 
   @Test

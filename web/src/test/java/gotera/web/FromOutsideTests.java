@@ -318,7 +318,7 @@ class FromOutsideTests {
       bench.fill("Size of the glow, mm", "wide");
       bench.click("Glows");
       bench.holds("#size", "wide");
-      bench.shows("#size-problem", "Expected");
+      bench.shows("#size-problem", "Please enter");
       bench.fill("Size of the glow, mm", "6");
       bench.photograph("<html><script>run()</script></html>".getBytes(StandardCharsets.UTF_8));
       bench.click("Glows");
@@ -344,7 +344,7 @@ class FromOutsideTests {
       bench.focus("#circuit");
       bench.page.keyboard().press("+");
       bench.until("document.querySelector('#circuit svg').style.width === '140%'");
-      bench.use(bench.page.getByLabel("Whole"));
+      bench.use(bench.page.getByLabel("Fit the whole circuit"));
       bench.until("document.querySelector('#circuit svg').style.width === '100%'");
       bench.joint("outlet-neck.o-ring");
       bench.click("Cleaned, dried");

@@ -42,6 +42,11 @@ final class Http {
 
   /** An answer. */
   record Answer(int status, String location, String text, HttpResponse<String> whole) {
+    /** A number and its unit are kept on one line; here they read like any other words. */
+    Answer {
+      text = text.replace('\u00a0', ' ');
+    }
+
     boolean toSignIn() {
       return status == 302 && location.endsWith("/sign-in");
     }

@@ -2,6 +2,7 @@ package gotera.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.Locator;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -102,6 +103,33 @@ class ScreenTests {
       bench.page.locator("#gauge").press("Enter");
       bench.shows("#gauge-now", "110");
       assertThat(bench.page.evaluate("document.activeElement.id")).isEqualTo("gauge");
+    }
+  }
+
+  /** A joint of the list far below: its form comes into view, and a finger can hit the drawing. */
+  @Test
+  void aJointChosenFromTheListBringsItsFormIntoView(Application.Running application) {
+    for (int width : new int[] {390, 1280}) {
+      try (Bench bench = Bench.sized(application, width, 800)) {
+        bench.open(bench.demoJob("Corrie 12") + "/find");
+        Locator last = bench.page.locator("#joint-list a").last();
+        String name = last.locator("b").innerText();
+        last.click();
+        bench.shows("#joint-title", name);
+        bench.page.waitForCondition(
+            () ->
+                (Boolean)
+                    bench.page.evaluate(
+                        "(() => { const b = document.querySelector('#joint-title').getBoundingClientRect();"
+                            + " return b.top >= 0 && b.bottom <= innerHeight; })()"));
+        assertThat(bench.page.evaluate("document.activeElement.id")).isEqualTo("joint-panel");
+        assertThat(
+                ((Number)
+                        bench.page.evaluate(
+                            "document.querySelector('.joint-touch').getBoundingClientRect().width"))
+                    .doubleValue())
+            .isGreaterThanOrEqualTo(44);
+      }
     }
   }
 }

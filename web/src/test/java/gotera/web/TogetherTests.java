@@ -97,7 +97,7 @@ class TogetherTests {
       bench.reading("118");
       bench.shows("#gauge-now", "118.0");
       bench.open(bench.jobPath() + "/history");
-      bench.shows("#history", "Taken back: Reading: 18 kPa");
+      bench.shows("#history", "Undone: Reading: 18 kPa");
       bench.shows("#history", "Reading: 118 kPa");
     }
   }

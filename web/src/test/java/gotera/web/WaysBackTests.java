@@ -70,7 +70,7 @@ class WaysBackTests {
       bench.click("Valve shut");
       bench.click("Drop seen");
       bench.unfold("Readings and events");
-      bench.click("Take back: drop");
+      bench.click("Undo: drop");
       assertThat(bench.page.locator("#entries")).not().containsText("drop seen");
     }
   }
@@ -79,8 +79,8 @@ class WaysBackTests {
   void aTestBegunWrongIsPutAsideAndBack(Application.Running application) {
     try (Bench bench = pumping(application)) {
       bench.reading("110");
-      bench.click("Put this test aside");
-      bench.shows(".note", "put aside");
+      bench.click("Discard this test");
+      bench.shows(".note", "discarded");
       bench.click("Put it back");
       bench.shows("#gauge-now", "110");
     }
@@ -180,7 +180,7 @@ class WaysBackTests {
       bench.unfold("Readings and events");
       Locator back = bench.page.locator("#entries tr", has("3:00"));
       back.locator("summary").click();
-      bench.settled(() -> back.locator("button", hasExactly("Take it back")).click());
+      bench.settled(() -> back.locator("button", hasExactly("Undo it")).click());
       bench.shows("#gauge-now", "108.6");
       bench.open(bench.jobPath() + "/history");
       bench.shows("#bench", "90.1");
@@ -232,8 +232,8 @@ class WaysBackTests {
 
       bench.open(job + "/visual-check");
       bench.settled(() -> bench.page.locator("button[aria-label^='Wet: ']").first().click());
-      bench.settled(() -> bench.page.locator("button[aria-label^='Take back: ']").first().click());
-      assertThat(bench.page.locator("button[aria-label^='Take back: ']")).hasCount(0);
+      bench.settled(() -> bench.page.locator("button[aria-label^='Undo: ']").first().click());
+      assertThat(bench.page.locator("button[aria-label^='Undo: ']")).hasCount(0);
 
       bench.open(job + "/dye?joint=radiator.core");
       bench.fill("Size of the glow, mm", "3");
@@ -245,7 +245,7 @@ class WaysBackTests {
       bench.open(job + "/repair");
       bench.page.locator("#note").fill("Clamp at the wrong hose");
       bench.click("Save the note");
-      bench.click("Take back: Clamp at the wrong hose");
+      bench.click("Undo: Clamp at the wrong hose");
       bench.shows("#bench", "Nothing is repaired yet");
 
       bench.open(job + "/make-safe");
@@ -259,8 +259,8 @@ class WaysBackTests {
       bench.fill("Area of the tank at the mark, cm²", "60");
       bench.fill("Coolant, °C", "18");
       bench.click("Save the mark");
-      bench.settled(() -> bench.page.locator("button[aria-label^='Take back the mark']").click());
-      assertThat(bench.page.locator("button[aria-label^='Take back the mark']")).hasCount(0);
+      bench.settled(() -> bench.page.locator("button[aria-label^='Undo the mark']").click());
+      assertThat(bench.page.locator("button[aria-label^='Undo the mark']")).hasCount(0);
 
       // and what was taken back is not forgotten
       bench.open(job + "/history");
@@ -352,9 +352,9 @@ class WaysBackTests {
       bench.click("Start a test now");
       String unnamed = bench.jobPath();
       bench.open(unnamed + "/hand-over");
-      bench.click("Put this job aside");
+      bench.click("Discard this job");
       bench.open(unnamed + "/intake");
-      bench.shows(".reads-note", "This job is put aside");
+      bench.shows(".reads-note", "This job is discarded");
       bench.settled(() -> bench.page.locator(".reads-note button").click());
       assertThat(bench.page.locator(".reads-note")).hasCount(0);
     }

@@ -16,7 +16,7 @@ class WrongInputTests {
       bench.fill("Gauge, kPa", "about ninety");
       bench.fill("Coolant, °C", "18.4");
       bench.click("Save reading");
-      bench.shows("#gauge-problem", "There is no number in “about ninety”");
+      bench.shows("#gauge-problem", "“about ninety” is not a number");
       bench.shows("#gauge-problem", "for example");
       bench.holds("#gauge", "about ninety");
       bench.holds("#temperature", "18.4");
@@ -118,7 +118,7 @@ class WrongInputTests {
       bench.fill("Complaint, in the customer’s words", "Wet floor");
       bench.fill("Strength, %", "85");
       bench.click("Begin the job");
-      bench.shows("#vehicle-problem", "Expected: the vehicle’s name");
+      bench.shows("#vehicle-problem", "Please enter the vehicle’s name");
       bench.shows("#strength-problem", "outside 0 to 60 %");
       bench.holds("#complaint", "Wet floor");
     }

@@ -1,9 +1,8 @@
 package gotera.web.circuit;
 
-import gotera.circuit.DripSpot;
+import gotera.look.LookState;
 import gotera.look.Sight;
 import gotera.suspects.Observation.Looked;
-import gotera.web.figures.Entry;
 import gotera.web.figures.FieldProblems;
 import gotera.web.figures.Figures;
 import gotera.web.frame.NotFound;
@@ -29,12 +28,13 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.multipart.MultipartFile;
 
-/** The circuit with its joints: what was seen where, and where it drips. */
+/** The circuit with its joints: what was seen where. */
 @Controller
 class FindController {
+  private static final String PRESSED = LookState.PRESSED.word();
 
   private final CircuitService circuits;
-  private final DripService drips;
+  private final UnderPressure pressure;
   private final ReachService reach;
   private final FindPages pages;
   private final PhotoService photos;
@@ -43,14 +43,14 @@ class FindController {
 
   FindController(
       CircuitService circuits,
-      DripService drips,
+      UnderPressure pressure,
       ReachService reach,
       FindPages pages,
       PhotoService photos,
       JobService jobs,
       Words words) {
     this.circuits = circuits;
-    this.drips = drips;
+    this.pressure = pressure;
     this.reach = reach;
     this.pages = pages;
     this.photos = photos;
@@ -66,10 +66,29 @@ class FindController {
       Figures figures,
       Model model) {
     jobs.require(id);
-    String state =
-        circuits.looks(id).stream().reduce((a, b) -> b).map(s -> s.state().word()).orElse("");
-    FindForm form = new FindForm(joint, "", state, "", "", "");
-    return pages.page(id, form, dark, Map.of(), figures, model);
+    return pages.page(id, fresh(id, joint, figures), dark, Map.of(), figures, model);
+  }
+
+  /**
+   * It begins in the state that the test left, at its pressure, until something was looked at after
+   * it; else in that of the last look.
+   */
+  private FindForm fresh(UUID id, String joint, Figures figures) {
+    Optional<LeakSite> last = circuits.looks(id).stream().reduce((a, b) -> b);
+    return pressure
+        .left(id)
+        .filter(p -> p.until().isEmpty() || last.filter(l -> after(l, p)).isEmpty())
+        .map(p -> new FindForm(joint, "", PRESSED, "", figures.pressureField(p.kilopascals()), ""))
+        .orElseGet(() -> new FindForm(joint, "", last.map(l -> state(l)).orElse(""), "", "", ""));
+  }
+
+  private static boolean after(LeakSite look, UnderPressure.Pressed pressed) {
+    return pressed.until().filter(look.writtenAt()::isAfter).isPresent();
+  }
+
+  /** The state of the last look; its pressure is let off by now. */
+  private static String state(LeakSite look) {
+    return look.state().word().equals(PRESSED) ? LookState.COLD.word() : look.state().word();
   }
 
   @PostMapping("/jobs/{id}/find")
@@ -102,27 +121,6 @@ class FindController {
         photograph,
         principal.getName());
     return "redirect:/jobs/" + id + "/find?joint=" + form.joint() + (dark ? "&dark=true" : "");
-  }
-
-  @PostMapping("/jobs/{id}/drips")
-  String drip(
-      @PathVariable UUID id,
-      @RequestParam(defaultValue = "") String spot,
-      @RequestParam(defaultValue = "false") boolean running,
-      Principal principal) {
-    jobs.require(id);
-    DripSpot seen =
-        Worded.of(DripSpot.class, Entry.text(spot, 40))
-            .orElseThrow(() -> new NotFound("spot " + spot));
-    drips.write(id, seen, running, principal.getName());
-    return "redirect:/jobs/" + id + "/find";
-  }
-
-  @PostMapping("/jobs/{id}/drips/undo")
-  String undoDrip(@PathVariable UUID id, Principal principal) {
-    jobs.require(id);
-    drips.undo(id, principal.getName());
-    return "redirect:/jobs/" + id + "/find";
   }
 
   @PostMapping("/jobs/{id}/heater-valve")

@@ -10,6 +10,7 @@ final class SvgStyle {
           + ".circuit-hose-edge{fill:none;stroke:#4f625e;stroke-width:20;stroke-linecap:round}"
           + ".circuit-hose{fill:none;stroke:#8fa39e;stroke-width:16;stroke-linecap:round}"
           + ".circuit-flow{fill:none;stroke:#fcfaf4;stroke-width:2;stroke-dasharray:3 11}"
+          + ".tie{stroke:#545c5a;stroke-width:1.5}"
           + ".circuit-off{opacity:.35}.joint-touch{fill:none}"
           + ".joint-halo{fill:#b8371b;opacity:.2}"
           + ".circuit-part{fill:#545c5a;font-size:14px;stroke:#fcfaf4;stroke-width:3px;paint-order:stroke}"

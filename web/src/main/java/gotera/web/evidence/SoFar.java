@@ -13,6 +13,7 @@ import java.util.Optional;
  * @param bar the balance as SVG; empty where there is no rate to balance
  * @param balance what the balance says
  * @param sites the sites found, with their share
+ * @param before what was found before the repair
  * @param suspects what may still leak, the likeliest first
  * @param flag a rule of the trade that applies
  * @param next the check that would tell most per minute
@@ -25,6 +26,7 @@ record SoFar(
     String bar,
     Optional<String> balance,
     List<Site> sites,
+    Optional<String> before,
     List<SuspectShown> suspects,
     Optional<String> flag,
     Optional<NextCheck> next) {

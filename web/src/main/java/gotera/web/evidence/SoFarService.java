@@ -75,6 +75,7 @@ class SoFarService implements JobPageContributor, JobHeadline, Suspicion, LooksO
           "",
           Optional.empty(),
           sites(jobId, wet, List.of()),
+          before(known),
           suspects.suspects(jobId),
           flag(known),
           suspects.next(jobId));
@@ -98,9 +99,16 @@ class SoFarService implements JobPageContributor, JobHeadline, Suspicion, LooksO
         balance.map(b -> sentence(b, wet, caught)),
         found(
             sites(jobId, wet, balance.map(LeakBalance::explained).orElse(List.of())), caught, test),
+        before(known),
         suspects.suspects(jobId),
         flag(known),
         suspects.next(jobId));
+  }
+
+  /** What was found before the repair and counts no more, once the repair is tested. */
+  private Optional<String> before(Case known) {
+    long found = known.foundBefore();
+    return found == 0 ? Optional.empty() : Optional.of(words.say("so-far.before-repair", found));
   }
 
   /** The first rule of the trade that applies, where a page can say it. */

@@ -11,6 +11,7 @@ import gotera.web.circuit.CircuitService;
 import gotera.web.circuit.CircuitWords;
 import gotera.web.circuit.LeakSite;
 import gotera.web.circuit.Suspicion;
+import gotera.web.circuit.UnderPressure;
 import gotera.web.figures.Entry;
 import gotera.web.figures.FieldProblems;
 import gotera.web.figures.Figures;
@@ -19,7 +20,6 @@ import gotera.web.frame.Pages;
 import gotera.web.job.JobPlace;
 import gotera.web.job.JobService;
 import gotera.web.job.Step;
-import gotera.web.pressure.PressureService;
 import gotera.web.words.Words;
 import gotera.word.Worded;
 import java.security.Principal;
@@ -48,7 +48,7 @@ class LookController {
   private final CircuitWords names;
   private final WalkRounds rounds;
   private final List<Suspicion> suspicion;
-  private final PressureService tests;
+  private final UnderPressure pressure;
   private final JobService jobs;
   private final Words words;
 
@@ -57,10 +57,10 @@ class LookController {
       CircuitWords names,
       WalkRounds rounds,
       List<Suspicion> suspicion,
-      PressureService tests,
+      UnderPressure pressure,
       JobService jobs,
       Words words) {
-    this.tests = tests;
+    this.pressure = pressure;
     this.circuits = circuits;
     this.names = names;
     this.rounds = rounds;
@@ -118,10 +118,10 @@ class LookController {
 
   /** What the gauge of a test that runs showed last. */
   private String lastGauge(UUID id, Figures figures) {
-    return tests.all(id).stream()
-        .filter(t -> t.finishedAt().isEmpty() && t.trace().size() > 0)
-        .reduce((a, b) -> b)
-        .map(t -> figures.pressureField(t.trace().gauge(t.trace().size() - 1)))
+    return pressure
+        .left(id)
+        .filter(p -> p.until().isEmpty())
+        .map(p -> figures.pressureField(p.kilopascals()))
         .orElse("");
   }
 

@@ -7,6 +7,7 @@ import gotera.pressure.verdict.Reason;
 import gotera.pressure.verdict.Reason.Code;
 import gotera.pressure.verdict.VerdictKind;
 import gotera.quantity.LeakRate;
+import gotera.uncertainty.DecisionLimits;
 import gotera.web.figures.Figures;
 import gotera.web.words.Words;
 import java.util.ArrayList;
@@ -89,11 +90,15 @@ public class VerdictWords {
       return words.say(key + ".no-rate");
     }
     Rate rate = result.rate().get();
+    // an interval over zero beside the word leak would contradict itself
+    boolean wide =
+        result.verdict() == VerdictKind.LEAK && DecisionLimits.halfWidth(rate.u()) >= rate.rate();
     return words.say(
-        key,
+        wide ? key + ".wide" : key,
         Figures.rate(rate.rate(), rate.u()),
         Figures.halfWidth(rate.u()),
-        boundOrNone(rate.upper()));
+        boundOrNone(rate.upper()),
+        Figures.twoDigits(rate.leakThreshold()));
   }
 
   private String detail(PressureTestResult result, double rated, double accepted, Figures figures) {
