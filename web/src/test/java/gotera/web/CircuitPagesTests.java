@@ -123,7 +123,8 @@ class CircuitPagesTests {
     assertThat(http.get(find).text()).contains(pressed).contains("value=\"112.5 kPa\"");
     http.post(
         begun.job() + "/find",
-        Map.of("joint", "radiator.core", "saw", "wet", "state", "cold-pressure", "pressure", "112.5"));
+        Map.of(
+            "joint", "radiator.core", "saw", "wet", "state", "cold-pressure", "pressure", "112.5"));
     assertThat(http.get(find).text()).as("let off since").contains(cold).doesNotContain(pressed);
   }
 

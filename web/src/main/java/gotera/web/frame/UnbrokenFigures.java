@@ -1,7 +1,11 @@
 package gotera.web.frame;
 
+import gotera.quantity.PressureUnit;
+import gotera.quantity.VolumeUnit;
 import java.util.Set;
 import java.util.regex.Pattern;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 import org.thymeleaf.dialect.AbstractDialect;
 import org.thymeleaf.dialect.IPostProcessorDialect;
@@ -18,11 +22,26 @@ import org.thymeleaf.templatemode.TemplateMode;
 class UnbrokenFigures extends AbstractDialect implements IPostProcessorDialect {
   private static final int AFTER_ALL_ELSE = 1000;
 
-  /** A blank between a number and its unit, or before or after ±. */
+  /** Symbols of units that nobody chooses. */
+  private static final String OTHERS = "mL|min|s|h|K|mm|m|%|\u00b0C|\u00b0F";
+
+  /** A blank between a number and its unit, or before or after \u00b1. */
   private static final Pattern BLANK =
       Pattern.compile(
-          "(?<=[\\d\u2265\u2264\u00b1]) (?=(?:kPa|psi|bar|inHg|mL|L|gal|qt|min|s|h|K|mm|m|%|\u00b0[CF])\\b|%|\u00b0[CF]|\u00b1)"
-              + "|(?<=\u00b1) (?=[\\d\u2212])");
+          "(?<=\\d) (?=(?:"
+              + OTHERS
+              + "|"
+              + chosen()
+              + ")(?!\\w)|\u00b1)"
+              + "|(?<=[\u00b1\u2264\u2265]) (?=[\\d\u2212])");
+
+  private static String chosen() {
+    return Stream.concat(
+            Stream.of(PressureUnit.values()).map(PressureUnit::symbol),
+            Stream.of(VolumeUnit.values()).map(VolumeUnit::symbol))
+        .map(Pattern::quote)
+        .collect(Collectors.joining("|"));
+  }
 
   UnbrokenFigures() {
     super("unbroken figures");

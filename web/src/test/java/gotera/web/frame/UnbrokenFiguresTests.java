@@ -15,7 +15,7 @@ class UnbrokenFiguresTests {
   @CsvSource({
     "Leak 0.61 ± 0.07 mL/min,Leak 0.61_±_0.07_mL/min",
     "at 117.2 kPa · 31 days,at 117.2_kPa · 31 days",
-    "≤ 2 L at 20 °C,≤ 2_L at 20_°C",
+    "≤ 2 L at 20 °C,≤_2_L at 20_°C",
     "40 % of 12 places,40_% of 12 places",
     "step 12 kind,step 12 kind",
     "−3 ± −0.5 K/min,−3_±_−0.5_K/min",
