@@ -79,7 +79,7 @@ public final class Typed {
         .of(1000, "l|litre|litres|liter|liters|ltr")
         .of(VolumeUnit.GALLON.millilitres(), "gal|gallon|gallons")
         .of(VolumeUnit.QUART.millilitres(), "qt|qts|quart|quarts")
-        .of(16 * FLUID_OUNCE, "pt|pint|pints")
+        .of(VolumeUnit.PINT.millilitres(), "pt|pint|pints")
         .of(FLUID_OUNCE, "floz|fl oz|fl. oz|fl.oz|oz|ounce|ounces|fluid ounce|fluid ounces")
         .all();
   }

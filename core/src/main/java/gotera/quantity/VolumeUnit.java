@@ -7,7 +7,9 @@ public enum VolumeUnit {
   /** US gallon, 3.785411784 L (NIST SP 811:2008, appendix B.8). */
   GALLON("gal", 3785.411784, "gallons"),
   /** US quart, 0.946352946 L (NIST SP 811:2008, appendix B.8). */
-  QUART("qt", 946.352946, "quarts");
+  QUART("qt", 946.352946, "quarts"),
+  /** US liquid pint, 0.473176473 L (NIST SP 811:2008, appendix B.8). */
+  PINT("pt", 473.176473, "pints");
 
   private final String symbol;
   private final double millilitres;

@@ -7,12 +7,14 @@ import gotera.quantity.Understanding.Problem;
 import gotera.quantity.Understanding.Understood;
 import gotera.testkit.Close;
 import gotera.testkit.Seeds;
+import java.util.List;
 import java.util.Random;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Nested;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.EnumSource;
 import org.junit.jupiter.params.provider.MethodSource;
 
 class TypedTests {
@@ -61,6 +63,15 @@ class TypedTests {
   }
 
   @ParameterizedTest
+  @EnumSource(VolumeUnit.class)
+  void readsEveryUnitByItsSymbolAndItsName(VolumeUnit unit) {
+    for (String word : List.of(unit.symbol(), unit.words())) {
+      Close.to(
+          word, value(Typed.volume("3 " + word, 1)).millilitres(), 3 * unit.millilitres(), 1e-4);
+    }
+  }
+
+  @ParameterizedTest
   @CsvSource(
       delimiter = ';',
       textBlock =
@@ -69,6 +80,7 @@ class TypedTests {
           2 liters   ; 2000
           1 gal      ; 3785.41
           2 qt       ; 1892.71
+          3 pints    ; 1419.53
           12 fl oz   ; 354.88
           1,234.5 mL ; 1234.5
           1.234,5 mL ; 1234.5
