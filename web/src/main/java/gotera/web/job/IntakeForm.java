@@ -54,6 +54,7 @@ record IntakeForm(
           "no-cabin-heat",
           "needle-rises",
           "hoses-hard-cold",
+          "bubbles-at-neck",
           "white-smoke",
           "rough-cold-start",
           "pale-emulsion",
