@@ -171,6 +171,7 @@ public final class CircuitBuilder {
       sheet.joint("outlet-neck.o-ring", ENGINE, 785, 215, O_RING);
       sheet.joint("bleed-screw.seal", ENGINE, 820, 140, SCREW);
       sheet.joint("upper-hose.housing-end", RADIATOR, 775, 140, sheet.hoses());
+      sheet.joint("upper-hose.along", RADIATOR, 545, 56, NONE);
       sheet.line("upper-hose", RADIATOR, 775, 140, 775, 56, 318, 56, 318, 182, 140, 182);
       return;
     }
@@ -178,6 +179,7 @@ public final class CircuitBuilder {
     sheet.joint(part + ".gasket", ENGINE, 425, 205, BOLTS);
     sheet.joint("bleed-screw.seal", ENGINE, 400, 150, SCREW);
     sheet.joint("upper-hose.housing-end", RADIATOR, 345, 170, sheet.hoses());
+    sheet.joint("upper-hose.along", RADIATOR, 240, 179, NONE);
     sheet.line("upper-hose", RADIATOR, 345, 170, 285, 170, 225, 182, 140, 182);
     if (features.has(Extra.BYPASS_HOSE)) {
       sheet.line("bypass-hose", ENGINE, 362, 212, 362, 288);
