@@ -28,6 +28,7 @@ import gotera.suspects.Observation.Replaced;
 import gotera.suspects.Observation.Scanned;
 import gotera.suspects.Observation.Sign;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -205,6 +206,7 @@ public record Case(Circuit circuit, List<Observation> observed, boolean heaterVa
         .forEach(l -> others.add(stain.at("stain", l.place(), true)));
     drips().forEach(t -> others.add(DripFinding.of(t)));
     all(counting(), Scanned.class).forEach(s -> lamp(s).ifPresent(others::add));
+    others.addAll(blots());
     return new Diagnosis.Found(explained, weighed(), signs(), rate(), others, cutOff());
   }
 
@@ -256,6 +258,16 @@ public record Case(Circuit circuit, List<Observation> observed, boolean heaterVa
       traces.put(d.spot().word(), DripTrace.of(circuit, d.spot(), d.running()));
     }
     return List.copyOf(traces.values());
+  }
+
+  /** Paper at a place counts once, as it came away last. */
+  private Collection<Finding> blots() {
+    CheckFacts blot = VOCABULARY.check("blot");
+    Map<String, Finding> last = new LinkedHashMap<>();
+    for (Observation.Blotted b : all(counting(), Observation.Blotted.class)) {
+      last.put(b.place(), blot.at(b.damp() ? "damp-paper" : "dry-paper", b.place(), b.damp()));
+    }
+    return last.values();
   }
 
   /** Old glow that has not grown says nothing; glow never scanned before says little. */

@@ -77,6 +77,14 @@ public sealed interface Observation {
   record Scanned(String place, Glow glow) implements Observation {}
 
   /**
+   * Paper was pressed to a dried place: it shows what the eye does not.
+   *
+   * @param place the place
+   * @param damp whether it came away damp
+   */
+  record Blotted(String place, boolean damp) implements Observation {}
+
+  /**
    * A hold was measured.
    *
    * @param verdict what it says

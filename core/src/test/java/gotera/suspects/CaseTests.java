@@ -102,6 +102,17 @@ class CaseTests {
     }
 
     @Test
+    void paperThatCameAwayDampRaisesItsPlaceAndCountsOnce() {
+      Observation damp = new Observation.Blotted(HOSE, true);
+      Observation dry = new Observation.Blotted(HOSE, false);
+      double before = probability(of(), HOSE);
+      assertThat(probability(of(damp), HOSE)).isGreaterThan(before);
+      assertThat(probability(of(dry), HOSE)).isLessThan(before);
+      Close.to("twice", probability(of(damp, damp), HOSE), probability(of(damp), HOSE), 0);
+      Close.to("the last", probability(of(dry, damp), HOSE), probability(of(damp), HOSE), 0);
+    }
+
+    @Test
     void whatWasFoundBeforeIsCountedApartOnceTheRepairIsTested() {
       Looked wet = look(HOSE, LookState.PRESSED, Sight.WET);
       assertThat(of(wet, new Repaired()).foundBefore()).as("not tested yet").isZero();

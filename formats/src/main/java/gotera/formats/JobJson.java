@@ -38,7 +38,7 @@ public final class JobJson {
   static final String FORMAT = "gotera-job/1";
   private static final String NOT_LOOKED = "not-looked";
   private static final List<String> CHECKS =
-      List.of("look", "pressure-test", "combustion-gas", "drip", "dye", "repair");
+      List.of("look", "pressure-test", "combustion-gas", "drip", "dye", "blot", "repair");
 
   private final Problems problems = new Problems();
   private final List<Observation> observed = new ArrayList<>();
@@ -149,6 +149,7 @@ public final class JobJson {
           case "look" -> look(f, circuit);
           case "drip" -> drip(f, circuit);
           case "dye" -> dye(f, circuit);
+          case "blot" -> blot(f, circuit);
           case "pressure-test" -> HeldJson.read(f);
           case "combustion-gas" -> gas(f);
           case "repair" -> Optional.of(new Observation.Repaired());
@@ -198,6 +199,12 @@ public final class JobJson {
   private static Optional<Observation> dye(JsonMembers f, Circuit circuit) {
     Optional<Glow> glow = f.choice("saw", Glow.class);
     return place(f, circuit).flatMap(p -> glow.map(g -> new Observation.Scanned(p, g)));
+  }
+
+  private static Optional<Observation> blot(JsonMembers f, Circuit circuit) {
+    Optional<String> saw = f.word("saw", List.of("damp", "dry"));
+    return place(f, circuit)
+        .flatMap(p -> saw.map(s -> new Observation.Blotted(p, s.equals("damp"))));
   }
 
   private static Optional<Observation> gas(JsonMembers f) {

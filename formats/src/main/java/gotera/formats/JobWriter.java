@@ -4,10 +4,12 @@ import gotera.circuit.Features;
 import gotera.circuit.Features.Extra;
 import gotera.look.LookState;
 import gotera.suspects.Observation;
+import gotera.suspects.Observation.Blotted;
 import gotera.suspects.Observation.Dripped;
 import gotera.suspects.Observation.GasChecked;
 import gotera.suspects.Observation.Held;
 import gotera.suspects.Observation.Looked;
+import gotera.suspects.Observation.Repaired;
 import gotera.suspects.Observation.Replaced;
 import gotera.suspects.Observation.Scanned;
 import gotera.suspects.Observation.Sign;
@@ -80,14 +82,18 @@ public final class JobWriter {
       n.put("state", (drip.running() ? LookState.RUNNING : LookState.COLD).word());
     } else if (o instanceof Scanned scan) {
       n.put("check", "dye").put("at", scan.place()).put("saw", scan.glow().word());
+    } else if (o instanceof Blotted blot) {
+      n.put("check", "blot").put("at", blot.place()).put("saw", blot.damp() ? "damp" : "dry");
     } else if (o instanceof Held held) {
       HeldJson.write(n, held);
     } else if (o instanceof GasChecked gas) {
       n.put("check", "combustion-gas").put("result", gas.colour().word());
       ArrayNode failed = n.putArray("not_counted");
       gas.notCounted().forEach(failed::add);
-    } else {
+    } else if (o instanceof Repaired) {
       n.put("check", "repair");
+    } else {
+      throw new IllegalArgumentException("a job has no words for " + o);
     }
   }
 }

@@ -165,7 +165,7 @@ class JobJsonTests {
   private static Observation finding(Random random, Circuit circuit) {
     List<PlaceFacts> places = Vocabulary.published().places(circuit);
     String place = places.get(random.nextInt(places.size())).place();
-    return switch (random.nextInt(7)) {
+    return switch (random.nextInt(8)) {
       case 0 ->
           new Observation.Dripped(
               one(random, DripSpot.in(circuit).toArray(new DripSpot[0])), random.nextBoolean());
@@ -173,6 +173,7 @@ class JobJsonTests {
       case 2 -> new Observation.GasChecked(one(random, GasColour.values()), List.of());
       case 3 -> new Observation.Repaired();
       case 4 -> held(random);
+      case 5 -> new Observation.Blotted(place, random.nextBoolean());
       default ->
           new Observation.Looked(
               place,
