@@ -53,6 +53,7 @@ class AccessTests {
             "/jobs/{id}/find",
             "/jobs/{id}/hand-over",
             "/jobs/{id}/history",
+            "/jobs/{id}/suspects",
             "/jobs/{id}/intake",
             "/jobs/{id}/level-watch",
             "/jobs/{id}/job.json",

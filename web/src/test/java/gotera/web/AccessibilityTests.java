@@ -38,6 +38,7 @@ class AccessibilityTests {
           "level-watch",
           "re-test/print",
           "hand-over",
+          "suspects",
           "history");
 
   @Test

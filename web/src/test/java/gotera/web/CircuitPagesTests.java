@@ -129,6 +129,21 @@ class CircuitPagesTests {
   }
 
   @Test
+  void everySuspectIsListedWithItsReasons(Application.Running application) {
+    Http http = Http.signedIn(application.address(), "bench", Application.PASSWORD);
+    Http.Begun begun = http.begin();
+    http.post(
+        begun.job() + "/find", Map.of("joint", "radiator.core", "saw", "stained", "state", "cold"));
+    String page = http.get(begun.job() + "/suspects").text();
+    assertThat(page)
+        .contains("Radiator core")
+        .contains("stained")
+        .contains("Elsewhere at the front");
+    assertThat(page.split("<th scope=\"row\"", -1)).hasSizeGreaterThan(20);
+    assertThat(http.get("/jobs/" + new java.util.UUID(0, 1) + "/suspects").status()).isEqualTo(404);
+  }
+
+  @Test
   void theAccountCountsWhatATestDrew(Application.Running application) {
     Http http = Http.signedIn(application.address(), "bench", Application.PASSWORD);
     Http.Begun begun = http.begin();

@@ -29,6 +29,7 @@ class ScreenTests {
           "re-test/plan",
           "level-watch",
           "hand-over",
+          "suspects",
           "history");
 
   /** Everything to press that is less than 44 px either way, each kind once. */

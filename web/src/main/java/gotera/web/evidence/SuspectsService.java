@@ -15,6 +15,7 @@ import gotera.web.evidence.SoFar.NextCheck;
 import gotera.web.evidence.SoFar.SuspectShown;
 import gotera.web.figures.Figures;
 import gotera.web.words.Words;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -52,6 +53,28 @@ class SuspectsService {
         .limit(MOST_SHOWN)
         .map(s -> shown(jobId, circuits.circuit(jobId), s))
         .toList();
+  }
+
+  /** Every place, the likeliest first; those that are suspected most with their reasons. */
+  List<SuspectShown> all(UUID jobId) {
+    Circuit circuit = circuits.circuit(jobId);
+    Assessment assessment = assess(jobId);
+    List<SuspectShown> all = new ArrayList<>();
+    assessment.suspects().forEach(s -> all.add(shown(jobId, circuit, s)));
+    if (!all.isEmpty()) {
+      assessment.diagnosis().posterior().suspects().stream()
+          .skip(all.size())
+          .forEach(s -> all.add(shown(jobId, circuit, s)));
+    }
+    return all;
+  }
+
+  private SuspectShown shown(UUID jobId, Circuit circuit, Posterior.Suspect suspect) {
+    return new SuspectShown(
+        names.joint(circuit, suspect.place()),
+        (int) Math.round(100 * suspect.probability()),
+        "",
+        address(jobId, suspect.place()));
   }
 
   /** The check that tells most, or the repair. */
