@@ -10,6 +10,7 @@ import gotera.web.circuit.CircuitService;
 import gotera.web.circuit.CircuitWords;
 import gotera.web.circuit.Drawings;
 import gotera.web.figures.Figures;
+import gotera.web.finding.Finding;
 import gotera.web.job.JobPlace;
 import gotera.web.words.Words;
 import java.util.ArrayList;
@@ -99,10 +100,19 @@ class DyePages {
         .map(
             f -> {
               String what = words.say("dye.saw." + f.saw());
-              String where = f.subject().isEmpty() ? "" : names.joint(circuit, f.subject()) + ", ";
-              return new Step(f.id().toString(), Figures.moment(f.at()), where + what);
+              return new Step(f.id().toString(), Figures.moment(f.at()), what(f, what, circuit));
             })
         .toList();
+  }
+
+  private String what(Finding step, String saw, Circuit circuit) {
+    if (step.subject().isEmpty()) {
+      return saw;
+    }
+    String match = "dye-match." + step.subject();
+    return words.knows(match)
+        ? saw + ", " + words.say(match)
+        : names.joint(circuit, step.subject()) + ", " + saw;
   }
 
   /** What has been done and what it is worth, in sentences. */

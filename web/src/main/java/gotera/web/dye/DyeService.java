@@ -6,6 +6,8 @@ import gotera.dye.DyeStep;
 import gotera.web.finding.Finding;
 import gotera.web.finding.FindingService;
 import gotera.web.finding.FindingService.New;
+import gotera.web.finding.Measures;
+import gotera.web.finding.Measures.Gates;
 import gotera.web.photo.Photograph;
 import java.util.ArrayList;
 import java.util.List;
@@ -18,10 +20,7 @@ import org.springframework.stereotype.Service;
 @Service
 public class DyeService {
   static final String CHECK = "dye";
-  private static final String DOSED = "dosed-";
-
-  private static final int GATE_THERMOSTAT = 1;
-  private static final int GATE_HEATER = 2;
+  private static final String DOSED = "dosed";
 
   private final FindingService findings;
 
@@ -36,33 +35,13 @@ public class DyeService {
 
   /** Dye went in. */
   public void dosed(UUID jobId, String compatible, OptionalDouble millilitres, String by) {
-    findings.write(
-        jobId,
-        new New(
-            CHECK,
-            "",
-            DOSED + compatible,
-            millilitres,
-            OptionalDouble.empty(),
-            "",
-            Optional.empty()),
-        by);
+    findings.write(jobId, New.of(CHECK, compatible, DOSED, Measures.volume(millilitres)), by);
   }
 
   /** The engine ran with the dye in it. */
   public void ran(UUID jobId, double minutes, boolean thermostat, boolean heater, String by) {
-    int gates = (thermostat ? GATE_THERMOSTAT : 0) + (heater ? GATE_HEATER : 0);
-    findings.write(
-        jobId,
-        new New(
-            CHECK,
-            "",
-            "ran",
-            OptionalDouble.of(minutes),
-            OptionalDouble.of(gates),
-            "",
-            Optional.empty()),
-        by);
+    Gates gates = new Gates(thermostat, heater);
+    findings.write(jobId, New.of(CHECK, "", "ran", Measures.run(minutes, gates)), by);
   }
 
   /** A scan round begins. */
@@ -82,13 +61,7 @@ public class DyeService {
     findings.write(
         jobId,
         new New(
-            CHECK,
-            joint,
-            glows ? "glow" : "dark",
-            millimetres,
-            OptionalDouble.empty(),
-            note,
-            photograph),
+            CHECK, joint, glows ? "glow" : "dark", Measures.size(millimetres), note, photograph),
         by);
   }
 
@@ -105,18 +78,16 @@ public class DyeService {
   }
 
   private static DyeStep step(Finding f) {
-    if (f.saw().startsWith(DOSED)) {
-      return new DyeStep.Dosed(f.at());
-    }
     return switch (f.saw()) {
+      case DOSED -> new DyeStep.Dosed(f.at());
       case "scanned-before" -> new DyeStep.ScannedBefore();
       case "ran" -> {
-        int gates = (int) f.second().orElse(0);
-        yield new DyeStep.Ran(
-            f.amount().orElse(0), (gates & GATE_THERMOSTAT) != 0, (gates & GATE_HEATER) != 0);
+        Gates gates = f.measures().gates().orElse(new Gates(false, false));
+        yield new DyeStep.Ran(f.measures().minutes().orElse(0), gates.thermostat(), gates.heater());
       }
       case "round" -> new DyeStep.Round();
-      default -> new DyeStep.Scanned(f.subject(), f.saw().equals("glow"), f.amount());
+      default ->
+          new DyeStep.Scanned(f.subject(), f.saw().equals("glow"), f.measures().millimetres());
     };
   }
 }

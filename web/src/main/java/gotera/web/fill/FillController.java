@@ -233,8 +233,8 @@ class FillController {
                     "measured",
                     words.say(
                         "fill.measured",
-                        figures.temperature(m.amount().orElse(0), 0),
-                        Figures.fixed(m.second().orElse(0) * HUNDRED, 0),
+                        figures.temperature(m.measures().celsius().orElse(0), 0),
+                        Figures.fixed(m.measures().strength().orElse(0) * HUNDRED, 0),
                         Figures.moment(m.at()))));
     account.ifPresent(a -> summary(a, job, figures, model));
     return "fill/fill-up";

@@ -7,6 +7,7 @@ import gotera.web.figures.Figures;
 import gotera.web.finding.Finding;
 import gotera.web.finding.FindingService;
 import gotera.web.finding.FindingService.New;
+import gotera.web.finding.Measures;
 import gotera.web.job.JobService;
 import gotera.web.job.JobView;
 import gotera.web.job.Step;
@@ -19,7 +20,6 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 
@@ -43,30 +43,12 @@ public class FillService implements StepReporter {
 
   void write(UUID jobId, FillEntryKind kind, double millilitres, double strength, String by) {
     findings.write(
-        jobId,
-        new New(
-            CHECK,
-            "",
-            kind.word(),
-            OptionalDouble.of(millilitres),
-            OptionalDouble.of(strength),
-            "",
-            Optional.empty()),
-        by);
+        jobId, New.of(CHECK, "", kind.word(), Measures.mixture(millilitres, strength)), by);
   }
 
   void measured(UUID jobId, double celsius, double strength, String by) {
     findings.write(
-        jobId,
-        new New(
-            MEASURED,
-            "",
-            "refractometer",
-            OptionalDouble.of(celsius),
-            OptionalDouble.of(strength),
-            "",
-            Optional.empty()),
-        by);
+        jobId, New.of(MEASURED, "", "refractometer", Measures.freezing(celsius, strength)), by);
   }
 
   void withdraw(UUID jobId, UUID entry, String by) {
@@ -100,13 +82,18 @@ public class FillService implements StepReporter {
                       new Line(
                           f.at(),
                           k,
-                          f.amount().orElse(0),
-                          f.second().orElse(0),
+                          f.measures().millilitres().orElse(0),
+                          f.measures().strength().orElse(0),
                           Optional.of(f.id()))));
     }
     for (Finding f : findings.of(jobId, MEASURED)) {
       lines.add(
-          new Line(f.at(), FillEntryKind.MEASURED, 0, f.second().orElse(0), Optional.of(f.id())));
+          new Line(
+              f.at(),
+              FillEntryKind.MEASURED,
+              0,
+              f.measures().strength().orElse(0),
+              Optional.of(f.id())));
     }
     for (PressureTestView test : tests.all(jobId)) {
       Instant at = test.finishedAt().orElse(test.startedAt());

@@ -2,7 +2,6 @@ package gotera.web.finding;
 
 import java.time.Instant;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.UUID;
 
 /**
@@ -12,8 +11,7 @@ import java.util.UUID;
  * @param check word of the check
  * @param subject what it is about: a joint, a spot, a kind; empty for the whole
  * @param saw what was seen or done
- * @param amount a number in the unit the check says
- * @param second another one
+ * @param measures what was measured with it
  * @param note anything else
  * @param photo its photograph
  * @param at when
@@ -24,8 +22,7 @@ public record Finding(
     String check,
     String subject,
     String saw,
-    OptionalDouble amount,
-    OptionalDouble second,
+    Measures measures,
     String note,
     Optional<UUID> photo,
     Instant at,

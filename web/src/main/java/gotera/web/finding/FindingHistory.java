@@ -7,6 +7,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -39,17 +40,25 @@ class FindingHistory implements HistorySource {
     return entries;
   }
 
+  private void measured(List<String> parts, String what, @Nullable Double value) {
+    if (value != null) {
+      parts.add(words.say("measured." + what, Figures.plain(value)));
+    }
+  }
+
   private String what(FindingRecord r) {
     List<String> parts = new ArrayList<>();
-    for (String key : List.of("joint." + r.subject, "drip-spot." + r.subject)) {
+    for (String kind : List.of("joint.", "drip-spot.", "dye-match.")) {
+      String key = kind + r.subject;
       if (words.knows(key)) {
         parts.add(words.say(key));
       }
     }
     parts.add(words.say(r.checkWord + ".saw." + r.saw));
-    if (r.amount != null) {
-      parts.add(words.say(r.checkWord + ".amount", Figures.plain(r.amount)));
-    }
+    measured(parts, "volume", r.volumeMl);
+    measured(parts, "temperature", r.celsius);
+    measured(parts, "minutes", r.minutes);
+    measured(parts, "size", r.sizeMm);
     if (r.photoId != null) {
       parts.add(words.say("history.photoId.set"));
     }

@@ -4,6 +4,8 @@ import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
+import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
@@ -16,8 +18,14 @@ class FindingRecord {
   String checkWord = "";
   String subject = "";
   String saw = "";
-  @Nullable Double amount;
-  @Nullable Double second;
+  @Nullable Double volumeMl;
+  @Nullable Double strength;
+  @Nullable Double celsius;
+  @Nullable Double ambientCelsius;
+  @Nullable Double minutes;
+  @Nullable Double sizeMm;
+  @Nullable Boolean thermostatOpen;
+  @Nullable Boolean heaterOn;
   String note = "";
   @Nullable UUID photoId;
   Instant writtenAt;
@@ -33,5 +41,37 @@ class FindingRecord {
     this.jobId = jobId;
     this.writtenAt = writtenAt;
     this.writtenBy = writtenBy;
+  }
+
+  void measure(Measures m) {
+    volumeMl = orNull(m.millilitres());
+    strength = orNull(m.strength());
+    celsius = orNull(m.celsius());
+    ambientCelsius = orNull(m.ambientCelsius());
+    minutes = orNull(m.minutes());
+    sizeMm = orNull(m.millimetres());
+    thermostatOpen = m.gates().map(Measures.Gates::thermostat).orElse(null);
+    heaterOn = m.gates().map(Measures.Gates::heater).orElse(null);
+  }
+
+  Measures measures() {
+    return new Measures(
+        optional(volumeMl),
+        optional(strength),
+        optional(celsius),
+        optional(ambientCelsius),
+        optional(minutes),
+        optional(sizeMm),
+        thermostatOpen == null || heaterOn == null
+            ? Optional.empty()
+            : Optional.of(new Measures.Gates(thermostatOpen, heaterOn)));
+  }
+
+  private static OptionalDouble optional(@Nullable Double value) {
+    return value == null ? OptionalDouble.empty() : OptionalDouble.of(value);
+  }
+
+  private static @Nullable Double orNull(OptionalDouble value) {
+    return value.isPresent() ? Double.valueOf(value.getAsDouble()) : null;
   }
 }

@@ -10,9 +10,7 @@ import gotera.web.storage.Write;
 import java.time.Clock;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.UUID;
-import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Service;
 
 /** Writes findings down, and gives those of a check. */
@@ -46,8 +44,7 @@ public class FindingService {
    * @param check word of the check
    * @param subject what it is about
    * @param saw what was seen or done
-   * @param amount a number
-   * @param second another one
+   * @param measures what was measured with it
    * @param note anything else
    * @param photograph its photograph
    */
@@ -55,18 +52,17 @@ public class FindingService {
       String check,
       String subject,
       String saw,
-      OptionalDouble amount,
-      OptionalDouble second,
+      Measures measures,
       String note,
       Optional<Photograph> photograph) {
-    /** One without numbers, note and photograph. */
+    /** One without measures, note and photograph. */
     public static New of(String check, String subject, String saw) {
-      return of(check, subject, saw, OptionalDouble.empty());
+      return of(check, subject, saw, Measures.NONE);
     }
 
-    /** One with a number. */
-    public static New of(String check, String subject, String saw, OptionalDouble amount) {
-      return new New(check, subject, saw, amount, OptionalDouble.empty(), "", Optional.empty());
+    /** One with what was measured. */
+    public static New of(String check, String subject, String saw, Measures measures) {
+      return new New(check, subject, saw, measures, "", Optional.empty());
     }
   }
 
@@ -77,8 +73,7 @@ public class FindingService {
     record.checkWord = finding.check();
     record.subject = finding.subject();
     record.saw = finding.saw();
-    record.amount = orNull(finding.amount());
-    record.second = orNull(finding.second());
+    record.measure(finding.measures());
     record.note = finding.note();
     record.photoId = finding.photograph().map(p -> photos.keep(jobId, p, by)).orElse(null);
     records.save(record);
@@ -120,19 +115,10 @@ public class FindingService {
         r.checkWord,
         r.subject,
         r.saw,
-        optional(r.amount),
-        optional(r.second),
+        r.measures(),
         r.note,
         Optional.ofNullable(r.photoId),
         r.writtenAt,
         r.writtenBy);
-  }
-
-  private static OptionalDouble optional(@Nullable Double value) {
-    return value == null ? OptionalDouble.empty() : OptionalDouble.of(value);
-  }
-
-  private static @Nullable Double orNull(OptionalDouble value) {
-    return value.isPresent() ? Double.valueOf(value.getAsDouble()) : null;
   }
 }

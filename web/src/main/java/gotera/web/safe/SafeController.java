@@ -10,6 +10,7 @@ import gotera.web.figures.FieldProblems;
 import gotera.web.figures.Figures;
 import gotera.web.finding.Finding;
 import gotera.web.finding.FindingService;
+import gotera.web.finding.Measures;
 import gotera.web.frame.NotFound;
 import gotera.web.frame.Pages;
 import gotera.web.job.JobPlace;
@@ -107,8 +108,8 @@ class SafeController {
     }
     findings.write(
         id,
-        new FindingService.New(
-            SafeService.CHECK, "", "temperature", coolant, room, "", Optional.empty()),
+        FindingService.New.of(
+            SafeService.CHECK, "", "temperature", Measures.temperatures(coolant, room)),
         principal.getName());
     return "redirect:/jobs/" + id + "/make-safe";
   }
@@ -187,8 +188,8 @@ class SafeController {
           new Logged(
               f.id().toString(),
               Figures.moment(f.at()),
-              f.amount().isPresent()
-                  ? what + " " + figures.temperature(f.amount().getAsDouble(), 0)
+              f.measures().celsius().isPresent()
+                  ? what + " " + figures.temperature(f.measures().celsius().getAsDouble(), 0)
                   : what));
     }
     return log;

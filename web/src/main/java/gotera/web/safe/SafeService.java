@@ -97,9 +97,10 @@ class SafeService {
       case "ran" -> Optional.of(new Happened.Ran(f.at()));
       case "qualified" -> Optional.of(new Happened.Qualified(f.at()));
       case "temperature" ->
-          f.amount().isPresent()
-              ? Optional.of(new Happened.Measured(f.at(), f.amount().getAsDouble(), f.second()))
-              : Optional.empty();
+          f.measures().celsius().stream()
+              .<Happened>mapToObj(
+                  c -> new Happened.Measured(f.at(), c, f.measures().ambientCelsius()))
+              .findFirst();
       default -> Optional.empty();
     };
   }
