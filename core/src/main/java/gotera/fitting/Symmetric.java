@@ -33,8 +33,12 @@ record Symmetric(CholeskyDecomposition cholesky, double[] scale) {
     }
     double[][] unit = new double[k][k];
     for (int i = 0; i < k; i++) {
-      for (int j = 0; j < k; j++) {
-        unit[i][j] = i == j ? 1 : matrix[i][j] * scale[i] * scale[j];
+      unit[i][i] = 1;
+      for (int j = 0; j < i; j++) {
+        // once for both: rounded apart, the smallest of numbers differ by more than a symmetric
+        // matrix is let to
+        unit[i][j] = matrix[i][j] * scale[i] * scale[j];
+        unit[j][i] = unit[i][j];
       }
     }
     return new Symmetric(decomposed(unit), scale);
