@@ -40,6 +40,12 @@ class FindingHistory implements HistorySource {
     return entries;
   }
 
+  private void known(List<String> parts, String key) {
+    if (words.knows(key)) {
+      parts.add(words.say(key));
+    }
+  }
+
   private void measured(List<String> parts, String what, @Nullable Double value) {
     if (value != null) {
       parts.add(words.say("measured." + what, Figures.plain(value)));
@@ -48,13 +54,10 @@ class FindingHistory implements HistorySource {
 
   private String what(FindingRecord r) {
     List<String> parts = new ArrayList<>();
-    for (String kind : List.of("joint.", "drip-spot.", "dye-match.")) {
-      String key = kind + r.subject;
-      if (words.knows(key)) {
-        parts.add(words.say(key));
-      }
-    }
+    known(parts, "joint." + r.subject);
+    known(parts, "drip-spot." + r.subject);
     parts.add(words.say(r.checkWord + ".saw." + r.saw));
+    known(parts, "dye-match." + r.subject);
     measured(parts, "volume", r.volumeMl);
     measured(parts, "temperature", r.celsius);
     measured(parts, "minutes", r.minutes);
