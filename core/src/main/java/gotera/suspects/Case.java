@@ -79,13 +79,10 @@ public record Case(Circuit circuit, List<Observation> observed, boolean heaterVa
   }
 
   private static boolean isHere(Observation o, Set<String> places, List<DripSpot> spots) {
-    if (o instanceof Looked look) {
-      return places.contains(look.place());
-    }
     if (o instanceof Dripped drip) {
       return spots.contains(drip.spot());
     }
-    return !(o instanceof Scanned scan) || places.contains(scan.place());
+    return !(o instanceof Observation.AtPlace at) || places.contains(at.place());
   }
 
   /** The newest hold. */

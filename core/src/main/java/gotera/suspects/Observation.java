@@ -20,6 +20,11 @@ import java.util.OptionalDouble;
  * time.
  */
 public sealed interface Observation {
+  /** What was seen at one place; it does not count on a vehicle that does not have the place. */
+  sealed interface AtPlace extends Observation {
+    /** The place. */
+    String place();
+  }
 
   /**
    * A sign that was told or noticed.
@@ -47,7 +52,7 @@ public sealed interface Observation {
    */
   record Looked(
       String place, LookState state, Sight saw, OptionalDouble gauge, OptionalDouble dropsPerMinute)
-      implements Observation {
+      implements AtPlace {
     /** Whether coolant was seen. */
     public boolean wet() {
       return saw == Sight.WET;
@@ -74,7 +79,7 @@ public sealed interface Observation {
    * @param place the place
    * @param glow what it showed
    */
-  record Scanned(String place, Glow glow) implements Observation {}
+  record Scanned(String place, Glow glow) implements AtPlace {}
 
   /**
    * Paper was pressed to a dried place: it shows what the eye does not.
@@ -82,7 +87,7 @@ public sealed interface Observation {
    * @param place the place
    * @param damp whether it came away damp
    */
-  record Blotted(String place, boolean damp) implements Observation {}
+  record Blotted(String place, boolean damp) implements AtPlace {}
 
   /**
    * A hold was measured.

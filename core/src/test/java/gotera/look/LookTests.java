@@ -7,7 +7,7 @@ import gotera.circuit.CircuitPresets;
 import gotera.circuit.DripSpot;
 import gotera.circuit.DripTrace;
 import gotera.evidence.Finding;
-import gotera.look.WalkRound.Look;
+import gotera.look.VisualCheck.Look;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
@@ -22,8 +22,8 @@ class LookTests {
     return new Look(place, state, seen, NOON.minusSeconds(600));
   }
 
-  private static WalkRound round(LookState state, Look... looks) {
-    return WalkRound.of(state, PLACES, List.of(looks), Instant.MIN, NOON);
+  private static VisualCheck round(LookState state, Look... looks) {
+    return VisualCheck.of(state, PLACES, List.of(looks), Instant.MIN, NOON);
   }
 
   private static Look[] all(LookState state, Sight seen) {
@@ -49,12 +49,12 @@ class LookTests {
   @Test
   void aPlaceThatIsNotOnTheCircuitDoesNotCount() {
     Look[] looks = all(LookState.PRESSED, Sight.DRY);
-    WalkRound smaller =
-        WalkRound.of(LookState.PRESSED, Set.of("a", "d"), List.of(looks), Instant.MIN, NOON);
+    VisualCheck smaller =
+        VisualCheck.of(LookState.PRESSED, Set.of("a", "d"), List.of(looks), Instant.MIN, NOON);
     assertThat(smaller.places()).isEqualTo(2);
     assertThat(smaller.open()).isEqualTo(1);
     assertThat(
-            WalkRound.of(LookState.PRESSED, Set.of(), List.of(looks), Instant.MIN, NOON)
+            VisualCheck.of(LookState.PRESSED, Set.of(), List.of(looks), Instant.MIN, NOON)
                 .dryEverywhere())
         .isFalse();
   }
@@ -64,7 +64,7 @@ class LookTests {
     Look old = new Look("a", LookState.PRESSED, Sight.DRY, NOON.minus(Duration.ofHours(25)));
     assertThat(round(LookState.PRESSED, old).open()).isEqualTo(3);
     assertThat(
-            WalkRound.of(
+            VisualCheck.of(
                     LookState.PRESSED,
                     PLACES,
                     List.of(all(LookState.PRESSED, Sight.DRY)),
@@ -84,7 +84,7 @@ class LookTests {
 
   @Test
   void whatIsHiddenIsNotOpenAndWhatWasOnlyCleanedIs() {
-    WalkRound round =
+    VisualCheck round =
         round(
             LookState.COLD,
             look("a", LookState.COLD, Sight.HIDDEN),

@@ -19,6 +19,8 @@ import java.util.Set;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
 
 /** What the pages of a circuit do, without a browser. */
 @ExtendWith(Application.class)
@@ -126,6 +128,20 @@ class CircuitPagesTests {
         Map.of(
             "joint", "radiator.core", "saw", "wet", "state", "cold-pressure", "pressure", "112.5"));
     assertThat(http.get(find).text()).as("let off since").contains(cold).doesNotContain(pressed);
+  }
+
+  /** No coolant leaves an evacuated system, and one that nobody pumped up is cold. */
+  @ParameterizedTest
+  @CsvSource({"vacuum, 60", "gas, 90", "liquid, 0"})
+  void findBeginsColdWhereNoCoolantIsPressed(
+      String medium, String gauge, Application.Running application) {
+    Http http = Http.signedIn(application.address(), "bench", Application.PASSWORD);
+    Http.Begun begun = http.begin(Map.of("medium", medium));
+    http.post("/tests/" + begun.test() + "/readings", Map.of("gauge", gauge, "at", "0"));
+    String find = http.get(begun.job() + "/find?joint=radiator.core").text();
+    assertThat(find).doesNotContain("value=\"cold-pressure\" checked");
+    http.post(begun.job() + "/find", Map.of("joint", "radiator.core", "saw", "dry"));
+    assertThat(http.get(begun.job() + "/suspects").text()).contains("Radiator core");
   }
 
   @Test

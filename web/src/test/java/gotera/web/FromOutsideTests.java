@@ -249,7 +249,7 @@ class FromOutsideTests {
       bench.step("Visual check");
       bench.follow(".chips-line a[href$='state=running']");
       bench.click("Dry: Pump shaft seal");
-      bench.shows("#walk-pump\\.shaft-seal i", "dry, running");
+      bench.shows("#look-pump\\.shaft-seal i", "dry, running");
 
       bench.step("Find");
       bench.follow("a[href$='/dye']");

@@ -27,7 +27,9 @@ class HouseTests {
   @Test
   void whatLiesBeyondTheAimsHasItsReason() throws IOException {
     List<String> modules = List.of("core", "formats", "drawing", "cli", "web", "testkit");
-    assertThat(House.unnamed(Path.of("..").toRealPath(), modules)).isEmpty();
+    Path root = Path.of("..").toRealPath();
+    assertThat(House.unnamed(root, modules)).isEmpty();
+    assertThat(House.idle(root, modules)).as("reasons for nothing").isEmpty();
   }
 
   @Test

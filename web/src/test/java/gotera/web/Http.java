@@ -118,6 +118,11 @@ final class Http {
 
   /** Begins a job with a test. */
   Begun begin() {
+    return begin(Map.of());
+  }
+
+  /** The same, set up otherwise. */
+  Begun begin(Map<String, String> otherwise) {
     String bench = post("/test-now", Map.of()).location().replaceAll("^https?://[^/]+", "");
     Map<String, String> setup = new HashMap<>();
     setup.put("stamp", "1.2 bar");
@@ -128,6 +133,7 @@ final class Http {
     setup.put("airGap", "20");
     setup.put("gapArea", "12");
     setup.put("testerVolume", "60 mL");
+    setup.putAll(otherwise);
     post(bench, setup);
     return new Begun(
         bench.replaceAll("/pressure-test$", ""),

@@ -339,7 +339,7 @@ class MeasuringTests {
       assertThat(bench.whole("#bench")).contains("233 mL of air under pressure, hoses 0.3 mL/kPa");
       assertThat(bench.whole("html")).contains("measured");
       bench.draw("measuring draw", "20", "109.7", "95");
-      bench.shows("#volume-problem", "Take the counts back first");
+      bench.shows("#volume-problem", "Undo the counts first");
       assertThat(bench.whole("#strokes")).contains("19 strokes");
     }
   }

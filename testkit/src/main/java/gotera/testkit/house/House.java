@@ -143,6 +143,18 @@ public final class House {
     return beyond;
   }
 
+  /** Reasons that are named for nothing: what they excused is gone. */
+  public static List<String> idle(Path root, List<String> modules) throws IOException {
+    List<SourceFile> all = new ArrayList<>();
+    modules.forEach(m -> all.addAll(SourceFile.below(root.resolve(m).resolve("src/main/java"))));
+    List<String> names = beyond(all, root).stream().map(b -> b.where() + " " + b.name()).toList();
+    return Exceptions.read(root.resolve(EXCEPTIONS)).all().stream()
+        .map(n -> n.pattern())
+        .filter(p -> names.stream().noneMatch(n -> p.matcher(n).find()))
+        .map(Object::toString)
+        .toList();
+  }
+
   /** Those of them that no reason is named for. */
   public static List<Beyond> unnamed(Path root, List<String> modules) throws IOException {
     Exceptions exceptions = Exceptions.read(root.resolve(EXCEPTIONS));

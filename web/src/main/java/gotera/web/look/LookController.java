@@ -46,7 +46,7 @@ class LookController {
 
   private final CircuitService circuits;
   private final CircuitWords names;
-  private final WalkRounds rounds;
+  private final VisualChecks rounds;
   private final List<Suspicion> suspicion;
   private final UnderPressure pressure;
   private final JobService jobs;
@@ -55,7 +55,7 @@ class LookController {
   LookController(
       CircuitService circuits,
       CircuitWords names,
-      WalkRounds rounds,
+      VisualChecks rounds,
       List<Suspicion> suspicion,
       UnderPressure pressure,
       JobService jobs,

@@ -1,6 +1,6 @@
 package gotera.web.look;
 
-import gotera.look.WalkRound;
+import gotera.look.VisualCheck;
 import gotera.web.job.Step;
 import gotera.web.job.StepReporter;
 import gotera.web.words.Words;
@@ -10,10 +10,10 @@ import org.springframework.stereotype.Component;
 /** Tells the rail how far the visual check is. */
 @Component
 class LookReporter implements StepReporter {
-  private final WalkRounds rounds;
+  private final VisualChecks rounds;
   private final Words words;
 
-  LookReporter(WalkRounds rounds, Words words) {
+  LookReporter(VisualChecks rounds, Words words) {
     this.rounds = rounds;
     this.words = words;
   }
@@ -25,7 +25,7 @@ class LookReporter implements StepReporter {
 
   @Override
   public StepStatus status(UUID jobId) {
-    WalkRound round = rounds.farthest(jobId);
+    VisualCheck round = rounds.farthest(jobId);
     if (round.open() == round.places()) {
       return StepStatus.UNTOUCHED;
     }

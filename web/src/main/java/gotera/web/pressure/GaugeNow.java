@@ -1,5 +1,6 @@
 package gotera.web.pressure;
 
+import gotera.pressure.law.Medium;
 import gotera.pressure.trace.TraceEvent;
 import gotera.web.circuit.UnderPressure;
 import java.util.Optional;
@@ -21,7 +22,13 @@ class GaugeNow implements UnderPressure {
         .filter(t -> t.trace().size() > 0)
         .reduce((a, b) -> b)
         .filter(t -> t.finishedAt().isEmpty() || seen(t))
-        .map(t -> new Pressed(t.trace().gauge(t.trace().size() - 1), t.finishedAt()));
+        // an evacuated system shows no coolant anywhere, and one that is not pumped up is cold
+        .filter(t -> t.conditions().medium() == Medium.LIQUID && gauge(t) > 0)
+        .map(t -> new Pressed(gauge(t), t.finishedAt()));
+  }
+
+  private static double gauge(PressureTestView test) {
+    return test.trace().gauge(test.trace().size() - 1);
   }
 
   private static boolean seen(PressureTestView test) {

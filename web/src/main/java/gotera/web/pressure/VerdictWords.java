@@ -93,8 +93,9 @@ public class VerdictWords {
     // an interval over zero beside the word leak would contradict itself
     boolean wide =
         result.verdict() == VerdictKind.LEAK && DecisionLimits.halfWidth(rate.u()) >= rate.rate();
+    String bound = Double.isFinite(rate.upper()) ? "" : ".no-bound";
     return words.say(
-        wide ? key + ".wide" : key,
+        wide ? key + ".wide" + bound : key,
         Figures.rate(rate.rate(), rate.u()),
         Figures.halfWidth(rate.u()),
         boundOrNone(rate.upper()),

@@ -1,7 +1,6 @@
 package gotera.web.pressure.hold;
 
 import gotera.pressure.Decider;
-import gotera.pressure.HoldConditions.Window;
 import gotera.pressure.compliance.Draw;
 import gotera.pressure.setup.HoldSetup;
 import gotera.pressure.setup.HoldSetup.CountedStrokes;
@@ -12,7 +11,6 @@ import gotera.web.figures.Figures;
 import gotera.web.frame.NotFound;
 import gotera.web.frame.Pages;
 import gotera.web.pressure.Catches;
-import gotera.web.pressure.Caught;
 import gotera.web.pressure.PressureService;
 import gotera.web.pressure.PressureTestView;
 import gotera.web.pressure.Readings;
@@ -26,6 +24,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
+import java.util.function.Function;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.ModelAttribute;
@@ -54,6 +53,44 @@ class HoldController {
     this.words = words;
   }
 
+  /**
+   * A form as it was sent.
+   *
+   * @param name its name on the page
+   * @param form it as it was typed
+   * @param read understands it, or says at its fields what is wrong
+   */
+  private record Sent<T>(String name, Record form, Function<FieldProblems, Optional<T>> read) {}
+
+  /** Keeps what was sent once it is understood, or shows it again with what is wrong. */
+  private <T> Object keep(
+      PressureTestView test,
+      Sent<T> sent,
+      Function<T, Added> keeping,
+      Figures figures,
+      Model model) {
+    FieldProblems problems = new FieldProblems(words);
+    Optional<T> read = sent.read().apply(problems);
+    if (read.isPresent() && problems.none()) {
+      Added added = keeping.apply(read.get());
+      if (added == Added.YES) {
+        return PressureBench.back(test);
+      }
+      problems.add("form", PressureBench.refusal(added));
+    }
+    model.addAttribute(sent.name(), sent.form());
+    return refused(test, problems, figures, model);
+  }
+
+  private Added drawn(PressureTestView test, Draw draw, boolean closing, Principal principal) {
+    Added added =
+        tests.edit(test.id(), h -> closing ? closing(h, Optional.of(draw)) : measuring(h, draw));
+    if (added == Added.YES) {
+      mark(test, draw, principal);
+    }
+    return added;
+  }
+
   @PostMapping("/tests/{testId}/draws")
   Object draw(
       @PathVariable UUID testId,
@@ -62,19 +99,12 @@ class HoldController {
       Principal principal,
       Model model) {
     PressureTestView test = tests.require(testId);
-    FieldProblems problems = new FieldProblems(words);
-    Optional<Draw> draw = form.read(problems, test, figures);
-    if (draw.isPresent()) {
-      Added added =
-          tests.edit(testId, h -> form.closing() ? closing(h, draw) : measuring(h, draw.get()));
-      if (added == Added.YES) {
-        mark(test, draw.get(), principal);
-        return PressureBench.back(test);
-      }
-      problems.add("form", "problem.finished");
-    }
-    model.addAttribute("draw", form);
-    return refused(test, problems, figures, model);
+    return keep(
+        test,
+        new Sent<>("draw", form, problems -> form.read(problems, test, figures)),
+        draw -> drawn(test, draw, form.closing(), principal),
+        figures,
+        model);
   }
 
   @PostMapping("/tests/{testId}/draws/undo")
@@ -100,16 +130,12 @@ class HoldController {
   Object strokes(
       @PathVariable UUID testId, @ModelAttribute StrokeForm form, Figures figures, Model model) {
     PressureTestView test = tests.require(testId);
-    FieldProblems problems = new FieldProblems(words);
-    Optional<StrokeForm.Count> count = form.read(problems, test, figures);
-    if (count.isPresent()) {
-      if (tests.edit(testId, count.get()::in) == Added.YES) {
-        return PressureBench.back(test);
-      }
-      problems.add("form", "problem.finished");
-    }
-    model.addAttribute("strokes", form);
-    return refused(test, problems, figures, model);
+    return keep(
+        test,
+        new Sent<>("strokes", form, problems -> form.read(problems, test, figures)),
+        count -> tests.edit(testId, count::in),
+        figures,
+        model);
   }
 
   @PostMapping("/tests/{testId}/strokes/undo")
@@ -152,7 +178,7 @@ class HoldController {
       return PressureBench.back(test);
     }
     FieldProblems problems = new FieldProblems(words);
-    problems.add("form", added == Added.GONE ? "problem.gone" : "problem.finished");
+    problems.add("form", PressureBench.refusal(added));
     return refused(test, problems, figures, model);
   }
 
@@ -160,17 +186,13 @@ class HoldController {
   Object window(
       @PathVariable UUID testId, @ModelAttribute WindowForm form, Figures figures, Model model) {
     PressureTestView test = tests.require(testId);
-    FieldProblems problems = new FieldProblems(words);
-    Optional<Window> window = form.read(problems, test);
-    if (problems.none()) {
-      Added added = tests.edit(testId, h -> h.with(h.course().within(window)));
-      if (added == Added.YES) {
-        return PressureBench.back(test);
-      }
-      problems.add("form", "problem.finished");
-    }
-    model.addAttribute("window", form);
-    return refused(test, problems, figures, model);
+    return keep(
+        test,
+        // none at all is understood too: then the whole hold is used
+        new Sent<>("window", form, problems -> Optional.of(form.read(problems, test))),
+        window -> tests.edit(testId, h -> h.with(h.course().within(window))),
+        figures,
+        model);
   }
 
   @PostMapping("/tests/{testId}/caught")
@@ -181,16 +203,12 @@ class HoldController {
       Principal principal,
       Model model) {
     PressureTestView test = tests.require(testId);
-    FieldProblems problems = new FieldProblems(words);
-    Optional<Caught> caught = form.read(problems);
-    if (caught.isPresent()) {
-      if (catches.keep(testId, caught.get(), principal.getName()) == Added.YES) {
-        return PressureBench.back(test);
-      }
-      problems.add("form", "problem.finished");
-    }
-    model.addAttribute("caughtForm", form);
-    return refused(test, problems, figures, model);
+    return keep(
+        test,
+        new Sent<>("caughtForm", form, form::read),
+        caught -> catches.keep(testId, caught, principal.getName()),
+        figures,
+        model);
   }
 
   @PostMapping("/tests/{testId}/caught/{id}/withdraw")

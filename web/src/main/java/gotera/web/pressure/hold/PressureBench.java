@@ -12,6 +12,7 @@ import gotera.web.pressure.Sealing;
 import gotera.web.pressure.Where;
 import gotera.web.pressure.compliance.DrawForm;
 import gotera.web.pressure.compliance.StrokeForm;
+import gotera.web.pressure.trace.Added;
 import gotera.web.words.Words;
 import java.util.List;
 import java.util.Map;
@@ -129,6 +130,18 @@ public class PressureBench {
     if (!model.containsAttribute(name)) {
       model.addAttribute(name, form);
     }
+  }
+
+  /** Why something was not added to a test. */
+  static String refusal(Added added) {
+    return switch (added) {
+      case SAME_TIME -> "problem.same-time";
+      case TOO_FAR -> "problem.too-far";
+      case ANOTHER_TEST -> "problem.another-test";
+      case GONE -> "problem.gone";
+      case NOT_EMPTY -> "problem.not-empty";
+      case FINISHED, YES, CLOCK_BACK -> "problem.finished";
+    };
   }
 
   /** Where the bench of a test is. */

@@ -129,13 +129,8 @@ class ReadingController {
   }
 
   private static void refuse(FieldProblems problems, Added added) {
-    switch (added) {
-      case SAME_TIME -> problems.add("at", "problem.same-time");
-      case TOO_FAR -> problems.add("at", "problem.too-far");
-      case ANOTHER_TEST -> problems.add("form", "problem.another-test");
-      case GONE -> problems.add("form", "problem.gone");
-      default -> problems.add("form", "problem.finished");
-    }
+    boolean time = added == Added.SAME_TIME || added == Added.TOO_FAR;
+    problems.add(time ? "at" : "form", PressureBench.refusal(added));
   }
 
   /** Where one word of the user's would do, it is offered as one tap. */

@@ -20,7 +20,7 @@ import java.util.Set;
  * @param wet wet places
  * @param stained stained places
  */
-public record WalkRound(LookState state, int places, int open, int hidden, int wet, int stained) {
+public record VisualCheck(LookState state, int places, int open, int hidden, int wet, int stained) {
   /** A look says something of today for so long (our judgement, untested). */
   public static final Duration LATELY = Duration.ofHours(24);
 
@@ -41,7 +41,7 @@ public record WalkRound(LookState state, int places, int open, int hidden, int w
    * @param looks every look, in order of time; the last of a place and state counts
    * @param since looks before it do not count: what they saw was repaired
    */
-  public static WalkRound of(
+  public static VisualCheck of(
       LookState state, Set<String> places, List<Look> looks, Instant since, Instant now) {
     Map<String, Sight> seen = new HashMap<>();
     for (Look look : looks) {
@@ -56,7 +56,7 @@ public record WalkRound(LookState state, int places, int open, int hidden, int w
     int wet = count(seen.values(), Sight.WET);
     int stained = count(seen.values(), Sight.STAINED);
     int looked = wet + stained + count(seen.values(), Sight.DRY);
-    return new WalkRound(
+    return new VisualCheck(
         state, places.size(), places.size() - looked - hidden, hidden, wet, stained);
   }
 

@@ -2,8 +2,8 @@ package gotera.web.look;
 
 import gotera.circuit.Circuit.Joint;
 import gotera.look.LookState;
-import gotera.look.WalkRound;
-import gotera.look.WalkRound.Look;
+import gotera.look.VisualCheck;
+import gotera.look.VisualCheck.Look;
 import gotera.web.circuit.CircuitService;
 import gotera.web.repair.RepairNote;
 import gotera.web.repair.RepairService;
@@ -20,13 +20,13 @@ import org.springframework.stereotype.Component;
 
 /** How far the looks of a job are, state by state, and what may be said of them. */
 @Component
-class WalkRounds {
+class VisualChecks {
   private final CircuitService circuits;
   private final RepairService repairs;
   private final Words words;
   private final Clock clock;
 
-  WalkRounds(CircuitService circuits, RepairService repairs, Words words, Clock clock) {
+  VisualChecks(CircuitService circuits, RepairService repairs, Words words, Clock clock) {
     this.circuits = circuits;
     this.repairs = repairs;
     this.words = words;
@@ -34,7 +34,7 @@ class WalkRounds {
   }
 
   /** The looks in one state. */
-  WalkRound of(UUID jobId, LookState state) {
+  VisualCheck of(UUID jobId, LookState state) {
     Set<String> places =
         circuits.circuit(jobId).joints().stream().map(Joint::code).collect(Collectors.toSet());
     List<Look> looks =
@@ -46,18 +46,18 @@ class WalkRounds {
             .map(RepairNote::writtenAt)
             .max(Instant::compareTo)
             .orElse(Instant.MIN);
-    return WalkRound.of(state, places, looks, since, clock.instant());
+    return VisualCheck.of(state, places, looks, since, clock.instant());
   }
 
   /** The state whose looks are farthest. */
-  WalkRound farthest(UUID jobId) {
+  VisualCheck farthest(UUID jobId) {
     return Arrays.stream(LookState.values())
         .map(s -> of(jobId, s))
-        .min(Comparator.comparingInt(WalkRound::open))
+        .min(Comparator.comparingInt(VisualCheck::open))
         .orElseThrow();
   }
 
-  String said(WalkRound round) {
+  String said(VisualCheck round) {
     String state = words.say("state-seen." + round.state().word());
     if (round.open() == round.places()) {
       return words.say("look.none", round.places(), state);
