@@ -25,7 +25,7 @@ public final class Typed {
   private static final Pattern NUMBER_AND_UNIT =
       Pattern.compile(
           "([+\\-\\u2212]?(?:\\d{1,3}(?:,\\d{3})+\\.\\d+|\\d{1,3}(?:\\.\\d{3})+,\\d+"
-              + "|\\d+(?:[.,]\\d*)?|[.,]\\d+))\\s*([^\\d\\s].*)?");
+              + "|\\d+(?:[.,]\\d*)?|[.,]\\d+))\\s*([^\\d\\s.,].*)?");
 
   /** A comma before three figures: of thousands, or of decimals. */
   private static final Pattern COMMA_OF_TWO_MEANINGS =
