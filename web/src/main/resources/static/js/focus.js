@@ -51,11 +51,11 @@ function after() {
     asked.focus({ preventScroll: true });
   } else if (about() === before.about && !before.leads && leads()) {
     show(leads());
+  } else if (shows() && shows().dataset.shows !== before.shows) {
+    show(shows());
   } else if (about() !== before.about) {
     scrollTo(0, 0);
     document.getElementById("bench")?.focus({ preventScroll: true });
-  } else if (shows() && shows().dataset.shows !== before.shows) {
-    show(shows());
   } else {
     const same = before.mark && document.querySelector(`#page ${before.mark}`);
     if (same) {
@@ -65,6 +65,10 @@ function after() {
 }
 
 export function startFocus() {
+  // links of a drawing load the page whole; going back or reloading stays where it was
+  if (shows() && performance.getEntriesByType("navigation")[0]?.type === "navigate") {
+    show(shows());
+  }
   document.addEventListener("htmx:beforeSwap", (event) => {
     if (event.detail.target && event.detail.target.id === "page") {
       before = { about: about(), leads: leads() !== null, shows: shows()?.dataset.shows, mark: mark(document.activeElement) };
