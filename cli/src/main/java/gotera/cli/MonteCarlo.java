@@ -7,6 +7,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Random;
 import java.util.TreeMap;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 
@@ -40,56 +41,73 @@ final class MonteCarlo {
     set(runs, seed, true, out);
   }
 
+  private static List<List<SimulatedTest>> tests(Cell cell, int runs, long seed, boolean other) {
+    List<List<SimulatedTest>> all = new ArrayList<>();
+    for (double size : SIZES) {
+      all.add(
+          IntStream.range(0, runs)
+              .parallel()
+              .mapToObj(
+                  i -> SimulatedTest.of(cell, size, other, new Random(mix(seed, cell, size, i))))
+              .toList());
+    }
+    return all;
+  }
+
+  /** What is counted over all runs of a cell, or of all cells. */
+  private record Tally(long covered, long rates, long falseLeaks, long proven, long planned) {
+    static Tally of(List<List<SimulatedTest>> all) {
+      return new Tally(
+          count(all, SimulatedTest::covered),
+          count(all, SimulatedTest::hasRate),
+          count(all.subList(0, 1), SimulatedTest::leak),
+          count(all.subList(0, 1), r -> r.planned() && r.tight()),
+          count(all.subList(0, 1), SimulatedTest::planned));
+    }
+
+    Tally plus(Tally other) {
+      return new Tally(
+          covered + other.covered,
+          rates + other.rates,
+          falseLeaks + other.falseLeaks,
+          proven + other.proven,
+          planned + other.planned);
+    }
+  }
+
   private static void set(int runs, long seed, boolean other, PrintStream out) {
-    long covered = 0;
-    long rates = 0;
-    long falseLeaks = 0;
-    long proven = 0;
-    long planned = 0;
+    Tally overall = new Tally(0, 0, 0, 0, 0);
     for (Cell cell : Cell.values()) {
-      List<List<SimulatedTest>> all = new ArrayList<>();
-      for (double size : SIZES) {
-        all.add(
-            IntStream.range(0, runs)
-                .parallel()
-                .mapToObj(
-                    i -> SimulatedTest.of(cell, size, other, new Random(mix(seed, cell, size, i))))
-                .toList());
-      }
-      long cellRates = all.stream().flatMap(List::stream).filter(SimulatedTest::hasRate).count();
-      long cellCovered = all.stream().flatMap(List::stream).filter(SimulatedTest::covered).count();
-      long cellLeaks = all.get(0).stream().filter(SimulatedTest::leak).count();
-      long cellPlanned = all.get(0).stream().filter(SimulatedTest::planned).count();
-      long cellProven = all.get(0).stream().filter(r -> r.planned() && r.tight()).count();
+      List<List<SimulatedTest>> all = tests(cell, runs, seed, other);
+      Tally tally = Tally.of(all);
       out.printf(
           Locale.ROOT,
           "%-42s %7.1f %% %7.2f %% %7.2f %% %7.1f %% %7.1f %% of %5d%n",
           cell.words,
-          percent(cellCovered, cellRates),
-          percent(all.get(1).stream().filter(SimulatedTest::tight).count(), runs),
-          percent(all.get(2).stream().filter(SimulatedTest::tight).count(), runs),
-          percent(cellLeaks, runs),
-          percent(cellProven, cellPlanned),
-          cellPlanned);
+          percent(tally.covered(), tally.rates()),
+          percent(count(all.subList(1, 2), SimulatedTest::tight), runs),
+          percent(count(all.subList(2, 3), SimulatedTest::tight), runs),
+          percent(tally.falseLeaks(), runs),
+          percent(tally.proven(), tally.planned()),
+          tally.planned());
       missing(all.get(0), out);
-      if (cell != Cell.STUCK) {
-        covered += cellCovered;
-        rates += cellRates;
-        falseLeaks += cellLeaks;
-        proven += cellProven;
-        planned += cellPlanned;
-      }
+      overall = cell == Cell.STUCK ? overall : overall.plus(tally);
     }
+    long zero = (long) runs * (Cell.values().length - 1);
     out.printf(
         Locale.ROOT,
         "overall, without the sticking needle: covered %.1f %% of %d, leak at zero %.1f %% of %d,"
             + " proven tight %.1f %% of %d%n",
-        percent(covered, rates),
-        rates,
-        percent(falseLeaks, (long) runs * (Cell.values().length - 1)),
-        (long) runs * (Cell.values().length - 1),
-        percent(proven, planned),
-        planned);
+        percent(overall.covered(), overall.rates()),
+        overall.rates(),
+        percent(overall.falseLeaks(), zero),
+        zero,
+        percent(overall.proven(), overall.planned()),
+        overall.planned());
+  }
+
+  private static long count(List<List<SimulatedTest>> all, Predicate<SimulatedTest> is) {
+    return all.stream().flatMap(List::stream).filter(is).count();
   }
 
   /** What was missing where a tight system with a sufficient plan was not proven so. */

@@ -210,19 +210,27 @@ public final class CircuitBuilder {
       sheet.joint("oil-cooler.core", OIL_COOLER, 796, 263, SOLDERED);
     }
     if (features.has(Extra.GEARBOX_COOLER_IN_RADIATOR)) {
-      sheet.part("gearbox-cooler", Shape.BOX, GEARBOX_COOLER, 30, 500, 120, 30);
-      sheet.joint("gearbox-cooler.core", GEARBOX_COOLER, 58, 515, SOLDERED);
-      sheet.joint("gearbox-cooler.fittings", GEARBOX_COOLER, 150, 515, SCREW);
-      sheet.line("gearbox-lines", GEARBOX_COOLER, 150, 515, 185, 515, 185, 565, 800, 565, 800, 445);
-      sheet.joint("gearbox-lines.gearbox-end", GEARBOX_COOLER, 800, 445, SCREW);
+      gearboxCooler();
     }
     if (features.has(Extra.ALTERNATOR_COOLED)) {
-      sheet.part("alternator", Shape.WHEEL, ALTERNATOR, 232, 488, 56, 56);
-      double tee = features.has(Extra.THERMOSTAT_AT_INLET) ? 420 : 440;
-      sheet.line("alternator-hoses", ALTERNATOR, 260, tee, 260, 488);
-      sheet.joint("alternator-hoses.tee", ALTERNATOR, 260, tee, sheet.hoses());
-      sheet.joint("alternator-hoses.alternator-end", ALTERNATOR, 260, 488, sheet.hoses());
+      alternator();
     }
+  }
+
+  private void gearboxCooler() {
+    sheet.part("gearbox-cooler", Shape.BOX, GEARBOX_COOLER, 30, 500, 120, 30);
+    sheet.joint("gearbox-cooler.core", GEARBOX_COOLER, 58, 515, SOLDERED);
+    sheet.joint("gearbox-cooler.fittings", GEARBOX_COOLER, 150, 515, SCREW);
+    sheet.line("gearbox-lines", GEARBOX_COOLER, 150, 515, 185, 515, 185, 565, 800, 565, 800, 445);
+    sheet.joint("gearbox-lines.gearbox-end", GEARBOX_COOLER, 800, 445, SCREW);
+  }
+
+  private void alternator() {
+    sheet.part("alternator", Shape.WHEEL, ALTERNATOR, 232, 488, 56, 56);
+    double tee = features.has(Extra.THERMOSTAT_AT_INLET) ? 420 : 440;
+    sheet.line("alternator-hoses", ALTERNATOR, 260, tee, 260, 488);
+    sheet.joint("alternator-hoses.tee", ALTERNATOR, 260, tee, sheet.hoses());
+    sheet.joint("alternator-hoses.alternator-end", ALTERNATOR, 260, 488, sheet.hoses());
   }
 
   private void heater() {
@@ -251,14 +259,18 @@ public final class CircuitBuilder {
       sheet.joint("coolant-pipe.body", HEATER, 600, 340, NONE);
     }
     if (features.has(Extra.REAR_HEATER)) {
-      sheet.part("rear-heater-core", Shape.BOX, REAR_HEATER, 905, 420, 70, 100);
-      sheet.joint("rear-heater-core.tubes", REAR_HEATER, 942, 468, SOLDERED);
-      sheet.line("rear-heater-supply", REAR_HEATER, 886, 170, 988, 170, 988, 440, 975, 440);
-      sheet.joint("rear-heater-supply.tee", REAR_HEATER, 886, 170, sheet.hoses());
-      sheet.joint("rear-heater-supply.core-end", REAR_HEATER, 975, 440, sheet.hoses());
-      sheet.line("rear-heater-return", REAR_HEATER, 905, 500, 886, 500, 886, 340);
-      sheet.joint("rear-heater-return.tee", REAR_HEATER, 886, 340, sheet.hoses());
-      sheet.joint("rear-heater-return.core-end", REAR_HEATER, 905, 500, sheet.hoses());
+      rearHeater();
     }
+  }
+
+  private void rearHeater() {
+    sheet.part("rear-heater-core", Shape.BOX, REAR_HEATER, 905, 420, 70, 100);
+    sheet.joint("rear-heater-core.tubes", REAR_HEATER, 942, 468, SOLDERED);
+    sheet.line("rear-heater-supply", REAR_HEATER, 886, 170, 988, 170, 988, 440, 975, 440);
+    sheet.joint("rear-heater-supply.tee", REAR_HEATER, 886, 170, sheet.hoses());
+    sheet.joint("rear-heater-supply.core-end", REAR_HEATER, 975, 440, sheet.hoses());
+    sheet.line("rear-heater-return", REAR_HEATER, 905, 500, 886, 500, 886, 340);
+    sheet.joint("rear-heater-return.tee", REAR_HEATER, 886, 340, sheet.hoses());
+    sheet.joint("rear-heater-return.core-end", REAR_HEATER, 905, 500, sheet.hoses());
   }
 }

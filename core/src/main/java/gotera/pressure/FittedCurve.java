@@ -45,22 +45,35 @@ public final class FittedCurve {
         driven.merge(law, conditions.share(law, gauge) * (t - before) / 60, Double::sum);
       }
       before = t;
-      double mean = 0;
-      double square = 0;
-      for (int j = 0; j < parts.size(); j++) {
-        RateEstimator.Part node = parts.get(j);
-        double settled = RateEstimator.settling(new double[] {t}, pumped, node.tau())[0];
-        double[] row = {1, driven.getOrDefault(node.law(), 0.0), settled};
-        LinearPosterior part = mixture.parts().get(j);
-        double value = dot(row, part.mean());
-        mean += mixture.weights()[j] * value;
-        square += mixture.weights()[j] * (variance(row, part.covariance()) + value * value);
-      }
-      double sd = Math.sqrt(Math.max(0, square - mean * mean) * inflation);
-      gauge = filling.gauge(t, mean);
+      Lost lost = lost(t, driven, parts, mixture, pumped);
+      double sd = Math.sqrt(lost.variance() * inflation);
+      gauge = filling.gauge(t, lost.mean());
       points.add(new Point(t, gauge, NINETY_FIVE * sd / filling.perKilopascal(t, gauge)));
     }
     return points;
+  }
+
+  /** Volume lost (mL) as the mixture has it. */
+  private record Lost(double mean, double variance) {}
+
+  private static Lost lost(
+      double t,
+      Map<LeakLaw, Double> driven,
+      List<RateEstimator.Part> parts,
+      Mixture mixture,
+      double pumped) {
+    double mean = 0;
+    double square = 0;
+    for (int j = 0; j < parts.size(); j++) {
+      RateEstimator.Part node = parts.get(j);
+      double settled = RateEstimator.settling(new double[] {t}, pumped, node.tau())[0];
+      double[] row = {1, driven.getOrDefault(node.law(), 0.0), settled};
+      LinearPosterior part = mixture.parts().get(j);
+      double value = dot(row, part.mean());
+      mean += mixture.weights()[j] * value;
+      square += mixture.weights()[j] * (variance(row, part.covariance()) + value * value);
+    }
+    return new Lost(mean, Math.max(0, square - mean * mean));
   }
 
   private static double dot(double[] a, double[] b) {

@@ -73,12 +73,7 @@ final class RateEstimator {
       driven.put(law, driven(blocks, law, conditions));
     }
     Design design = new Design(blocks, driven, lost, sd, scale, settlingPositive, pumped);
-    Grid grid = Grid.WHOLE;
-    Fit fit = design.fit(grid);
-    for (int pass = 0; pass < MOST_PASSES && fit.tooCoarse(); pass++) {
-      grid = fit.around(grid);
-      fit = design.fit(grid);
-    }
+    Fit fit = refined(design);
     Mixture mixture = fit.mixture();
     List<Part> parts = fit.parts();
     Part best = parts.get(mixture.best());
@@ -103,6 +98,17 @@ final class RateEstimator {
         meanDrive,
         FittedCurve.of(
             window, blocks, filling, parts, mixture, pumped, scatter.inflation(), conditions));
+  }
+
+  /** The fit on a grid that is fine enough where the weight lies. */
+  private static Fit refined(Design design) {
+    Grid grid = Grid.WHOLE;
+    Fit fit = design.fit(grid);
+    for (int pass = 0; pass < MOST_PASSES && fit.tooCoarse(); pass++) {
+      grid = fit.around(grid);
+      fit = design.fit(grid);
+    }
+    return fit;
   }
 
   /** An even grid over z, the standardised ln τ. */

@@ -53,6 +53,27 @@ public record Remedy(Kind kind, double figure) {
     return of(test, result.rate().get(), result.window().get());
   }
 
+  private static Optional<Remedy> air(
+      TestPlan plan,
+      PressureTestResult.Rate rate,
+      HoldConditions conditions,
+      double minutes,
+      double limit) {
+    double air = rate.airAndHoses().trappedAir().millilitres();
+    double perMillilitre = 1 / conditions.ambient().kelvins();
+    return least(
+            air,
+            LEAST_AIR,
+            a ->
+                plan.with(
+                    air(plan.system(), a), plan.thermalSensitivity() - (air - a) * perMillilitre),
+            minutes,
+            limit)
+        .stream()
+        .map(a -> new Remedy(Kind.AIR, a))
+        .findFirst();
+  }
+
   private static List<Remedy> of(
       PressureTest test, PressureTestResult.Rate rate, HoldConditions.Window window) {
     HoldConditions conditions = test.conditions();
@@ -69,17 +90,7 @@ public record Remedy(Kind kind, double figure) {
     if (plan.after(minutes).detection() <= limit) {
       return remedies;
     }
-    double air = rate.airAndHoses().trappedAir().millilitres();
-    double perMillilitre = 1 / conditions.ambient().kelvins();
-    least(
-            air,
-            LEAST_AIR,
-            a ->
-                plan.with(
-                    air(plan.system(), a), plan.thermalSensitivity() - (air - a) * perMillilitre),
-            minutes,
-            limit)
-        .ifPresent(a -> remedies.add(new Remedy(Kind.AIR, a)));
+    air(plan, rate, conditions, minutes, limit).ifPresent(remedies::add);
     Gauge gauge = conditions.gauge();
     least(
             gauge.resolution(),

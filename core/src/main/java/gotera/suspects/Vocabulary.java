@@ -93,21 +93,24 @@ public record Vocabulary(
     return signs.stream().filter(s -> s.sign().equals(name)).findFirst();
   }
 
+  private static PlaceFacts place(Map<String, String> r) {
+    return new PlaceFacts(
+        cell(r, "place"),
+        number(r, "prior"),
+        PlaceFacts.Acts.valueOf(cell(r, "acts").toUpperCase(Locale.ROOT)),
+        number(r, "seen_pressed"),
+        number(r, "seen_running"),
+        number(r, "seen_parked"),
+        number(r, "false_alarm"),
+        number(r, "minutes"),
+        cell(r, "inside").equals("yes"));
+  }
+
   private static Vocabulary read() {
     List<VocabularyEntry> entries = new ArrayList<>();
     List<PlaceFacts> places = new ArrayList<>();
     for (Map<String, String> r : rows("places.csv")) {
-      places.add(
-          new PlaceFacts(
-              cell(r, "place"),
-              number(r, "prior"),
-              PlaceFacts.Acts.valueOf(cell(r, "acts").toUpperCase(Locale.ROOT)),
-              number(r, "seen_pressed"),
-              number(r, "seen_running"),
-              number(r, "seen_parked"),
-              number(r, "false_alarm"),
-              number(r, "minutes"),
-              cell(r, "inside").equals("yes")));
+      places.add(place(r));
       entries.add(entry("place", cell(r, "place"), r));
     }
     List<SignFacts> signs = new ArrayList<>();

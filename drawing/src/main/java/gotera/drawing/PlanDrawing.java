@@ -26,20 +26,7 @@ public final class PlanDrawing {
       svg.text(air.at(tick), BOTTOM + 19, "middle", "curve-tick", air.label(tick));
     }
     svg.text(air.from(), BOTTOM + 38, "start", "curve-unit", plan.words().air());
-    StringBuilder line = new StringBuilder();
-    boolean drawing = false;
-    for (Plan.Point point : plan.points()) {
-      boolean shown =
-          point.minutes().isPresent() && point.minutes().getAsDouble() <= plan.longest();
-      if (shown) {
-        line.append(drawing ? 'L' : 'M')
-            .append(Svg.number(air.at(point.air())))
-            .append(',')
-            .append(Svg.number(minutes.at(point.minutes().getAsDouble())));
-      }
-      drawing = shown;
-    }
-    svg.path(line.toString(), "curve-fit");
+    svg.path(line(plan, air, minutes), "curve-fit");
     double x = air.at(Math.min(plan.air(), most));
     svg.line(x, TOP, x, BOTTOM, "curve-flag");
     if (plan.minutes().isPresent() && plan.minutes().getAsDouble() <= plan.longest()) {
@@ -53,5 +40,23 @@ public final class PlanDrawing {
         "curve-label",
         plan.words().now());
     return svg.close();
+  }
+
+  /** Minutes against air, broken where they are longer than is shown. */
+  private static String line(Plan plan, Axis air, Axis minutes) {
+    StringBuilder line = new StringBuilder();
+    boolean drawing = false;
+    for (Plan.Point point : plan.points()) {
+      boolean shown =
+          point.minutes().isPresent() && point.minutes().getAsDouble() <= plan.longest();
+      if (shown) {
+        line.append(drawing ? 'L' : 'M')
+            .append(Svg.number(air.at(point.air())))
+            .append(',')
+            .append(Svg.number(minutes.at(point.minutes().getAsDouble())));
+      }
+      drawing = shown;
+    }
+    return line.toString();
   }
 }

@@ -61,6 +61,16 @@ public final class ResultJson {
     return MAPPER.writeValueAsString(n);
   }
 
+  private static void budget(ArrayNode budget, PressureTestResult.Rate r) {
+    for (Contribution c : r.budget().contributions()) {
+      ObjectNode item =
+          budget
+              .addObject()
+              .put("source", c.source().name().toLowerCase(Locale.ROOT).replace('_', '-'));
+      number(item, "ml_per_min", c.u());
+    }
+  }
+
   private static void rate(ObjectNode n, PressureTestResult.Rate r) {
     number(n, "rate_ml_per_min", r.rate());
     number(n, "standard_uncertainty_ml_per_min", r.u());
@@ -75,14 +85,7 @@ public final class ResultJson {
       number(law, "weight", w.probability());
     }
     n.put("only_up_to_end_pressure", !r.pumpedUpAgain());
-    ArrayNode budget = n.putArray("budget");
-    for (Contribution c : r.budget().contributions()) {
-      ObjectNode item =
-          budget
-              .addObject()
-              .put("source", c.source().name().toLowerCase(Locale.ROOT).replace('_', '-'));
-      number(item, "ml_per_min", c.u());
-    }
+    budget(n.putArray("budget"), r);
     if (r.hole().isPresent()) {
       number(n, "hole_mm", r.hole().getAsDouble());
     }

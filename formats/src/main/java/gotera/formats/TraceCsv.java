@@ -249,6 +249,25 @@ public final class TraceCsv {
     }
   }
 
+  /** Whether a time follows the ones before it; if not, the problem is told. */
+  private boolean follows(double t, CSVRecord row, long line) {
+    if (t <= lastSeconds) {
+      problems.add(line, timeColumn(), cell(row, timeColumn()), "a time later than the row before");
+      return false;
+    }
+    firstSeconds = Double.isNaN(firstSeconds) ? t : firstSeconds;
+    if (!Range.TRACE_CLOCK.holds(t) || !Range.TRACE_LENGTH.holds(t - firstSeconds)) {
+      problems.add(
+          line,
+          timeColumn(),
+          cell(row, timeColumn()),
+          "a time at most 31 days after the first one");
+      return false;
+    }
+    lastSeconds = t;
+    return true;
+  }
+
   private void row(CSVRecord row, long line) {
     if (row.size() != columns.size()) {
       problems.add(line, "", cells(row), cellsExpected(row));
@@ -271,20 +290,9 @@ public final class TraceCsv {
     if (!event.isEmpty()) {
       event(event, t, line);
     }
-    if (t <= lastSeconds) {
-      problems.add(line, timeColumn(), cell(row, timeColumn()), "a time later than the row before");
+    if (!follows(t, row, line)) {
       return;
     }
-    firstSeconds = Double.isNaN(firstSeconds) ? t : firstSeconds;
-    if (!Range.TRACE_CLOCK.holds(t) || !Range.TRACE_LENGTH.holds(t - firstSeconds)) {
-      problems.add(
-          line,
-          timeColumn(),
-          cell(row, timeColumn()),
-          "a time at most 31 days after the first one");
-      return;
-    }
-    lastSeconds = t;
     if (pressure.isPresent() && problems.isEmpty()) {
       trace.reading(t, pressure.getAsDouble(), temperature.orElse(Double.NaN));
       readings++;

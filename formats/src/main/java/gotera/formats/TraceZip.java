@@ -77,7 +77,6 @@ public final class TraceZip {
 
   /** Reads the one trace in a ZIP. */
   public static ReadOutcome<Trace> read(InputStream stream) throws IOException {
-    Problems problems = new Problems();
     Optional<ReadOutcome<Trace>> trace = Optional.empty();
     try (ZipInputStream zip = new ZipInputStream(stream)) {
       Counted unpacked = new Counted(zip);
@@ -85,18 +84,15 @@ public final class TraceZip {
       for (ZipEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {
         String name = entry.getName();
         if (++entries > MOST_ENTRIES) {
-          problems.add(0, "ZIP", "more than " + MOST_ENTRIES + " entries", "one CSV file");
-          return problems.rejected();
+          return rejected("more than " + MOST_ENTRIES + " entries", "one CSV file");
         }
         if (leadsOutside(name)) {
-          problems.add(0, "ZIP", name, "names of files inside the ZIP");
-          return problems.rejected();
+          return rejected(name, "names of files inside the ZIP");
         }
         if (entry.isDirectory() || !name.toLowerCase(Locale.ROOT).endsWith(".csv")) {
           unpacked.transferTo(java.io.OutputStream.nullOutputStream());
         } else if (trace.isPresent()) {
-          problems.add(0, "ZIP", name, "one CSV file, there is another before it");
-          return problems.rejected();
+          return rejected(name, "one CSV file, there is another before it");
         } else {
           trace = Optional.of(TraceCsv.read(unpacked));
           // what was not looked at is counted too
@@ -104,18 +100,17 @@ public final class TraceZip {
         }
       }
     } catch (TooMuch e) {
-      problems.add(
-          0, "ZIP", "more than " + MOST_BYTES / (1024 * 1024) + " MB unpacked", "one CSV file");
-      return problems.rejected();
+      return rejected("more than " + MOST_BYTES / (1024 * 1024) + " MB unpacked", "one CSV file");
     } catch (ZipException | java.io.EOFException | IllegalArgumentException e) {
-      problems.add(0, "ZIP", String.valueOf(e.getMessage()), "a whole ZIP file");
-      return problems.rejected();
+      return rejected(String.valueOf(e.getMessage()), "a whole ZIP file");
     }
-    if (trace.isEmpty()) {
-      problems.add(0, "ZIP", "no CSV file", "one CSV file");
-      return problems.rejected();
-    }
-    return trace.get();
+    return trace.orElseGet(() -> rejected("no CSV file", "one CSV file"));
+  }
+
+  private static ReadOutcome<Trace> rejected(String found, String expected) {
+    Problems problems = new Problems();
+    problems.add(0, "ZIP", found, expected);
+    return problems.rejected();
   }
 
   private static boolean leadsOutside(String name) {

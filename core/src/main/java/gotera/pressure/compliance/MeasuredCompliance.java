@@ -86,21 +86,30 @@ public record MeasuredCompliance(double hose, double air, double[][] covariance)
       rows.add(
           new double[] {p * (p - p0), p - p0, strokes.work(reading, atmosphere), readingU * slope});
     }
-    MeasuredCompliance pumping = solve(rows, prior);
-    double rise = holdStart.kilopascals() - strokes.start().kilopascals();
+    return solve(rows, prior)
+        .pumpedUp(
+            holdStart.kilopascals() - strokes.start().kilopascals(), strokes.strokeRelativeU());
+  }
+
+  /**
+   * What air and hoses are after the pressure rose.
+   *
+   * @param rise (kPa)
+   * @param s relative standard uncertainty of one stroke's volume
+   */
+  private MeasuredCompliance pumpedUp(double rise, double s) {
     // V_g = V_g0 + C_h·(p − p_start); one stroke's volume is common to all counts
-    double v = pumping.air + pumping.hose * rise;
-    double[][] c = pumping.covariance;
+    double v = air + hose * rise;
+    double[][] c = covariance;
     double chh = c[0][0];
     double cha = c[0][1] + chh * rise;
     double caa = c[1][1] + 2 * rise * c[0][1] + rise * rise * chh;
-    double s = strokes.strokeRelativeU();
     return new MeasuredCompliance(
-        pumping.hose,
+        hose,
         v,
         new double[][] {
-          {chh + s * s * pumping.hose * pumping.hose, cha + s * s * pumping.hose * v},
-          {cha + s * s * pumping.hose * v, caa + s * s * v * v}
+          {chh + s * s * hose * hose, cha + s * s * hose * v},
+          {cha + s * s * hose * v, caa + s * s * v * v}
         });
   }
 

@@ -81,6 +81,25 @@ public record TemperatureTrack(
     return fitted(origin, length, minutes, celsius, thermometer.get(), highest);
   }
 
+  /** A constant, a line or a parabola, as many readings allow. */
+  private static LeastSquares best(
+      LeastSquares line, int readings, double[] times, double[] means, double noise) {
+    LeastSquares best = line;
+    if (readings >= 4) {
+      LeastSquares level = LeastSquares.polynomial(times, means, noise, 0);
+      if (cost(level) < cost(line)) {
+        best = level;
+      }
+    }
+    if (readings >= 6) {
+      LeastSquares parabola = LeastSquares.polynomial(times, means, noise, 2);
+      if (cost(parabola) < cost(best)) {
+        best = parabola;
+      }
+    }
+    return best;
+  }
+
   private static TemperatureTrack fitted(
       double origin,
       double length,
@@ -95,20 +114,7 @@ public record TemperatureTrack(
     double[] times = averaged(minutes, blocks);
     double[] means = averaged(celsius, blocks);
     LeastSquares line = LeastSquares.polynomial(times, means, noise, 1);
-    LeastSquares best = line;
-    if (n >= 4) {
-      LeastSquares level = LeastSquares.polynomial(times, means, noise, 0);
-      if (cost(level) < cost(line)) {
-        best = level;
-      }
-    }
-    if (n >= 6) {
-      LeastSquares parabola = LeastSquares.polynomial(times, means, noise, 2);
-      if (cost(parabola) < cost(best)) {
-        best = parabola;
-      }
-    }
-    double[] c = best.coefficients();
+    double[] c = best(line, n, times, means, noise).coefficients();
     double slope = c.length < 2 ? 0 : c.length < 3 ? c[1] : c[1] + c[2] * length;
     double span = minutes[n - 1] - minutes[0];
     // the steps of the display do not average away, as for the gauge

@@ -10,6 +10,7 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import java.util.stream.Collectors;
 
 /** Prints the figures of every module of a project: {@code House ROOT MODULE…}. */
 public final class House {
@@ -65,7 +66,7 @@ public final class House {
     int tested = tests.stream().mapToInt(SourceFile::lines).sum();
     List<Integer> files = main.stream().map(SourceFile::lines).sorted().toList();
     List<Taking> methods = main.stream().flatMap(f -> f.methods().stream()).toList();
-    List<Integer> lengths = methods.stream().map(Taking::lines).sorted().toList();
+    List<Integer> lengths = lengths(main);
     List<Taking> taking = new ArrayList<>(methods);
     main.forEach(f -> taking.addAll(f.records()));
     out.printf(
@@ -78,10 +79,19 @@ public final class House {
         main.size(),
         at(files, 0.90),
         at(files, 1),
-        at(lengths, 0.99),
+        usual(main),
         at(lengths, 1),
         taking.stream().mapToInt(Taking::parameters).max().orElse(0),
         taking.stream().filter(t -> t.parameters() > MOST_PARAMETERS).count());
+  }
+
+  private static List<Integer> lengths(List<SourceFile> files) {
+    return files.stream().flatMap(f -> f.methods().stream()).map(Taking::lines).sorted().toList();
+  }
+
+  /** The length that one method in a hundred is beyond (lines). */
+  private static int usual(List<SourceFile> files) {
+    return at(lengths(files), 0.99);
   }
 
   private static int at(List<Integer> sorted, double share) {
@@ -119,9 +129,21 @@ public final class House {
    */
   public record Beyond(int figure, String what, String where, String name) {}
 
-  /** What lies beyond the aims: files that are too long, methods, lists of parameters. */
+  /**
+   * What lies beyond the aims: files that are too long, methods, lists of parameters, and the
+   * modules of which more than one method in a hundred is longer than usual.
+   */
   public static List<Beyond> beyond(List<SourceFile> all, Path root) {
     List<Beyond> beyond = new ArrayList<>();
+    all.stream()
+        .collect(Collectors.groupingBy(f -> root.relativize(f.path()).getName(0).toString()))
+        .forEach(
+            (module, files) -> {
+              int usual = usual(files);
+              if (usual > USUAL_METHOD) {
+                beyond.add(new Beyond(usual, "usual (p99)", module, ""));
+              }
+            });
     for (SourceFile file : all) {
       String where = root.relativize(file.path()).toString();
       if (file.lines() > LONGEST_FILE) {

@@ -78,15 +78,10 @@ class CapController {
     Optional<GaugePressure> figure = form.figure(problems, figures.unit());
     Optional<GaugePressure> test = form.confirmedTestPressure(problems, figures.unit());
     if (problems.none()) {
+      GaugePressure cap = rated.orElseThrow();
       try {
         CapEntry entry =
-            new CapEntry(
-                form.stampWithUnit(rated.orElseThrow()),
-                rated.orElseThrow(),
-                figure,
-                test,
-                form.seals(),
-                form.note());
+            new CapEntry(form.stampWithUnit(cap), cap, figure, test, form.seals(), form.note());
         caps.write(id, entry, principal.getName(), form.version());
         return "redirect:/jobs/" + id + "/pressure-test";
       } catch (OptimisticLockingFailureException e) {
@@ -243,6 +238,15 @@ class CapController {
         Figures.plain(workshop.altitude()));
   }
 
+  private static Meaning meaning(GaugePressure pressure, Figures figures) {
+    double kilopascals = pressure.kilopascals();
+    return new Meaning(
+        Double.toString(kilopascals),
+        figures.pressureTwice(kilopascals)
+            + " \u00b7 "
+            + figures.with(PressureUnit.BAR).pressure(kilopascals));
+  }
+
   private String page(
       UUID id,
       CapForm form,
@@ -254,17 +258,7 @@ class CapController {
     model.addAttribute("form", form);
     model.addAttribute("problems", problems);
     model.addAttribute("sealStates", CapForm.SEALS);
-    model.addAttribute(
-        "meanings",
-        meanings.stream()
-            .map(
-                m ->
-                    new Meaning(
-                        Double.toString(m.kilopascals()),
-                        figures.pressureTwice(m.kilopascals())
-                            + " \u00b7 "
-                            + figures.with(PressureUnit.BAR).pressure(m.kilopascals())))
-            .toList());
+    model.addAttribute("meanings", meanings.stream().map(m -> meaning(m, figures)).toList());
     if (!model.containsAttribute("tester")) {
       model.addAttribute("tester", TesterForm.of(caps.record(id), figures));
     }

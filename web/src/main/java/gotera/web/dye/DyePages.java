@@ -139,6 +139,11 @@ class DyePages {
         still.isEmpty()
             ? words.say("dye.said.everywhere", Figures.plain(known.run()))
             : words.say("dye.said.not-reached", Figures.plain(known.run()), where));
+    glowing(circuit, known, said);
+    return said;
+  }
+
+  private void glowing(Circuit circuit, Dye known, List<String> said) {
     for (Glow glow : List.of(Glow.NEW_GLOW, Glow.GROWN, Glow.UNSCANNED, Glow.UNCHANGED)) {
       String places =
           known.glows().entrySet().stream()
@@ -150,7 +155,6 @@ class DyePages {
         said.add(words.say("dye.said." + glow.word(), places));
       }
     }
-    return said;
   }
 
   private Scanned listed(Circuit circuit, Dye known, Joint joint, String address, String chosen) {

@@ -118,6 +118,20 @@ record EquipmentForm(
     record.readingMode = readingMode;
     record.fits = fits;
     record.retired = !retired.isEmpty();
+    instrument(k, record, problems, shown);
+    if (k.read()) {
+      record.calibrationDue = day(problems);
+    }
+    if (k.pumps() && !stroke.isEmpty()) {
+      record.strokeMl = boxed(problems.millilitres("stroke", stroke, 1, Range.STROKE));
+    }
+    if (k.holdsAir()) {
+      record.airMl = boxed(problems.millilitres("air", air, 1, Range.TESTER_AIR));
+    }
+  }
+
+  private void instrument(
+      EquipmentKind k, EquipmentRecord record, FieldProblems problems, PressureUnit shown) {
     if (k.showsPressure()) {
       record.resolution =
           boxed(problems.kilopascals("resolution", resolution, shown, Range.GAUGE_STEP));
@@ -133,15 +147,6 @@ record EquipmentForm(
       record.resolution = boxed(problems.number("resolution", resolution, Range.THERMOMETER_STEP));
       record.repeatability =
           boxed(problems.numberIfTyped("repeatability", repeatability, Range.THERMOMETER_NOISE));
-    }
-    if (k.read()) {
-      record.calibrationDue = day(problems);
-    }
-    if (k.pumps() && !stroke.isEmpty()) {
-      record.strokeMl = boxed(problems.millilitres("stroke", stroke, 1, Range.STROKE));
-    }
-    if (k.holdsAir()) {
-      record.airMl = boxed(problems.millilitres("air", air, 1, Range.TESTER_AIR));
     }
   }
 

@@ -182,12 +182,25 @@ class FillController {
     if (!problems.none()) {
       return;
     }
-    Moment now = account.get().now();
-    double full = account.get().full();
-    double target = wanted.getAsDouble() / HUNDRED;
+    restored(
+        account.get(),
+        wanted.getAsDouble() / HUNDRED,
+        with.getAsDouble() / HUNDRED,
+        rest.getAsDouble(),
+        figures,
+        model);
+  }
+
+  /**
+   * Says how a strength is reached: {@code target} and {@code with} as fractions, {@code rest}
+   * (mL).
+   */
+  private void restored(
+      FillAccount account, double target, double with, double rest, Figures figures, Model model) {
+    Moment now = account.now();
+    double full = account.full();
     // what is missing is filled up first, with the same
-    Mix.Restore restore =
-        Mix.restore(full, now.strength(), target, with.getAsDouble() / HUNDRED, rest.getAsDouble());
+    Mix.Restore restore = Mix.restore(full, now.strength(), target, with, rest);
     model.addAttribute(
         "restore",
         restore.drain().isPresent()
@@ -195,11 +208,11 @@ class FillController {
                 ? words.say(
                     "fill.restore",
                     figures.volume(restore.drain().get()),
-                    Figures.plain(with.getAsDouble()),
-                    Figures.plain(wanted.getAsDouble()))
+                    Figures.plain(with * HUNDRED),
+                    Figures.plain(target * HUNDRED))
                 : words.say("fill.strong-enough", Figures.fixed(now.strength() * HUNDRED, 0))
             : words.say("fill.cannot", Figures.fixed(Math.floor(restore.highest() * HUNDRED), 0)));
-    Mix.fullDrain(full, rest.getAsDouble(), now.strength(), target)
+    Mix.fullDrain(full, rest, now.strength(), target)
         .ifPresent(
             f ->
                 model.addAttribute(

@@ -95,23 +95,26 @@ public class FillService implements StepReporter {
               f.measures().strength().orElse(0),
               Optional.of(f.id())));
     }
-    for (PressureTestView test : tests.all(jobId)) {
-      Instant at = test.finishedAt().orElse(test.startedAt());
-      List<Draw> draws = new ArrayList<>(test.hold().compliance().draws());
-      test.hold().course().closingDraw().ifPresent(draws::add);
-      for (Draw draw : draws) {
-        boolean in = draw.millilitresOut() < 0;
-        lines.add(
-            new Line(
-                at,
-                in ? FillEntryKind.PUSHED_IN : FillEntryKind.DRAWN,
-                Math.abs(draw.millilitresOut()),
-                0,
-                Optional.empty()));
-      }
-    }
+    tests.all(jobId).forEach(test -> drawn(test, lines));
     lines.sort(Comparator.comparing(Line::at));
     return lines;
+  }
+
+  /** What a test took out or pushed in. */
+  private static void drawn(PressureTestView test, List<Line> lines) {
+    Instant at = test.finishedAt().orElse(test.startedAt());
+    List<Draw> draws = new ArrayList<>(test.hold().compliance().draws());
+    test.hold().course().closingDraw().ifPresent(draws::add);
+    for (Draw draw : draws) {
+      boolean in = draw.millilitresOut() < 0;
+      lines.add(
+          new Line(
+              at,
+              in ? FillEntryKind.PUSHED_IN : FillEntryKind.DRAWN,
+              Math.abs(draw.millilitresOut()),
+              0,
+              Optional.empty()));
+    }
   }
 
   Optional<Finding> lastMeasured(UUID jobId) {

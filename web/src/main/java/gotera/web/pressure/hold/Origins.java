@@ -22,6 +22,19 @@ class Origins {
   }
 
   /** Every figure of a rate with where it comes from. */
+  private Origin drift(Rate rate) {
+    return origin(
+        "drift",
+        Figures.fixed(rate.drift(), 3)
+            + " \u00b1 "
+            + Figures.driftHalfWidth(rate.driftU())
+            + " K/min",
+        words.say(
+            rate.preHold()
+                ? "drift.pre-hold"
+                : rate.driftMeasured() ? "drift.measured" : "drift.assumed"));
+  }
+
   List<Origin> of(Rate rate, PressureTestView test, Figures figures) {
     double accepted = test.conditions().acceptance().limit();
     return List.of(
@@ -46,16 +59,7 @@ class Origins {
             Figures.fixed(rate.thermalSensitivity(), 2) + " mL/K",
             figures.volume(test.conditions().liquid().millilitres()),
             Figures.percent(test.conditions().coolant().strength())),
-        origin(
-            "drift",
-            Figures.fixed(rate.drift(), 3)
-                + " \u00b1 "
-                + Figures.driftHalfWidth(rate.driftU())
-                + " K/min",
-            words.say(
-                rate.preHold()
-                    ? "drift.pre-hold"
-                    : rate.driftMeasured() ? "drift.measured" : "drift.assumed")),
+        drift(rate),
         origin("settled", figures.volume(rate.settled())));
   }
 

@@ -169,29 +169,31 @@ class PlanController {
             Figures.halfWidthPercent(reading.plan().system().relativeUncertainty())));
   }
 
+  /** What a hold of so many minutes shows, and what a shorter one would. */
+  private void enough(TestPlan plan, double minutes, double limit, List<String> sentences) {
+    sentences.add(
+        words.say(
+            "plan.then", Figures.plain(limit), Figures.bound(plan.after(minutes).detection())));
+    double left = plan.pressureLeft(minutes);
+    if (left < TestPlan.PRESSURE_LEFT) {
+      sentences.add(
+          words.say(
+              "plan.falls",
+              Figures.fixed(100 * left, 0),
+              Figures.fixed(100 * TestPlan.PRESSURE_LEFT, 0)));
+    }
+    double before = plan.shorter(minutes);
+    sentences.add(
+        words.say(
+            "plan.shorter", Figures.plain(before), Figures.bound(plan.after(before).detection())));
+  }
+
   private List<String> sentences(PlanReading reading, OptionalDouble shortest, Figures figures) {
     TestPlan plan = reading.plan();
     double limit = reading.purpose().usual();
     List<String> sentences = new ArrayList<>();
     if (shortest.isPresent()) {
-      double minutes = shortest.getAsDouble();
-      sentences.add(
-          words.say(
-              "plan.then", Figures.plain(limit), Figures.bound(plan.after(minutes).detection())));
-      double left = plan.pressureLeft(minutes);
-      if (left < TestPlan.PRESSURE_LEFT) {
-        sentences.add(
-            words.say(
-                "plan.falls",
-                Figures.fixed(100 * left, 0),
-                Figures.fixed(100 * TestPlan.PRESSURE_LEFT, 0)));
-      }
-      double before = plan.shorter(minutes);
-      sentences.add(
-          words.say(
-              "plan.shorter",
-              Figures.plain(before),
-              Figures.bound(plan.after(before).detection())));
+      enough(plan, shortest.getAsDouble(), limit, sentences);
     } else if (plan.temperatureForbids(limit)) {
       OptionalDouble hours = plan.stand(limit);
       sentences.add(

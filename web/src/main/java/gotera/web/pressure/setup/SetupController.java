@@ -201,6 +201,18 @@ class SetupController {
         figures);
   }
 
+  /** What can be chosen. */
+  private void choices(UUID jobId, Model model) {
+    model.addAttribute("soaks", SetupForm.SOAKS);
+    model.addAttribute("purposes", SetupForm.PURPOSES);
+    model.addAttribute("media", SetupForm.MEDIA);
+    boolean electric = types.features(jobId).drive() == Drive.ELECTRIC;
+    model.addAttribute("loops", electric ? SetupForm.LOOPS : List.of());
+    model.addAttribute("today", equipment.today());
+    model.addAttribute("testers", equipment.inUse(EquipmentKind::showsPressure));
+    model.addAttribute("thermometers", equipment.inUse(k -> k == EquipmentKind.THERMOMETER));
+  }
+
   private String setupPage(
       UUID jobId,
       Phase phase,
@@ -219,14 +231,7 @@ class SetupController {
     model.addAttribute("running", running.isPresent());
     model.addAttribute("problems", problems);
     model.addAttribute("phase", phase.word());
-    model.addAttribute("soaks", SetupForm.SOAKS);
-    model.addAttribute("purposes", SetupForm.PURPOSES);
-    model.addAttribute("media", SetupForm.MEDIA);
-    boolean electric = types.features(jobId).drive() == Drive.ELECTRIC;
-    model.addAttribute("loops", electric ? SetupForm.LOOPS : List.of());
-    model.addAttribute("today", equipment.today());
-    model.addAttribute("testers", equipment.inUse(EquipmentKind::showsPressure));
-    model.addAttribute("thermometers", equipment.inUse(k -> k == EquipmentKind.THERMOMETER));
+    choices(jobId, model);
     bench.apart(jobId, phase, model);
     compliance.kept(tests.all(jobId), figures).ifPresent(k -> model.addAttribute("kept", k));
     caps.of(jobId)

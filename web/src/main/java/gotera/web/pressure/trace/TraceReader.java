@@ -56,6 +56,10 @@ public class TraceReader {
       }
     }
     readings.sort(Comparator.comparingDouble(Kept::seconds));
+    return new Contents(readings, happened(testId));
+  }
+
+  private List<KeptEvent> happened(UUID testId) {
     List<KeptEvent> happened = new ArrayList<>();
     for (TraceEventRecord e : events.findByPressureTestIdAndWithdrawnAtIsNullOrderById(testId)) {
       TraceEvent.Kind kind =
@@ -71,7 +75,7 @@ public class TraceReader {
                   millilitres == null ? OptionalDouble.empty() : OptionalDouble.of(millilitres)),
               e.sourceFile != null));
     }
-    return new Contents(readings, happened);
+    return happened;
   }
 
   public Trace read(UUID testId) {

@@ -134,18 +134,35 @@ final class StoredVerdict {
     return new HoldConditions.Window(required(n, "from"), required(n, "to"));
   }
 
-  static HoldConditions conditions(JsonNode n) {
+  private static HoldConditions.Limits limits(JsonNode n) {
+    return new HoldConditions.Limits(
+        pressure(n, "ratedKpa"),
+        new TestLimit(
+            pressure(n, "limitKpa"), TestLimit.Source.valueOf(at(n, "limitSource").stringValue())),
+        new Acceptance(
+            Acceptance.Purpose.valueOf(at(n, "purpose").stringValue()), required(n, "acceptance")),
+        object(n, "makerRule", StoredVerdict::rule));
+  }
+
+  private static HoldConditions.Instruments instruments(JsonNode n) {
     JsonNode gauge = at(n, "gauge");
+    return new HoldConditions.Instruments(
+        new Gauge(
+            required(gauge, "resolution"),
+            required(gauge, "repeatability"),
+            number(gauge, "range"),
+            required(gauge, "zeroDrift"),
+            at(gauge, "calibrated").booleanValue()),
+        object(
+            n,
+            "thermometer",
+            t -> new Thermometer(required(t, "resolution"), required(t, "repeatability"))),
+        new HoldConditions.OwnLeak(new LeakRate(required(n, "ownLeak")), required(n, "ownLeakU")));
+  }
+
+  static HoldConditions conditions(JsonNode n) {
     return new HoldConditions(
-        new HoldConditions.Limits(
-            pressure(n, "ratedKpa"),
-            new TestLimit(
-                pressure(n, "limitKpa"),
-                TestLimit.Source.valueOf(at(n, "limitSource").stringValue())),
-            new Acceptance(
-                Acceptance.Purpose.valueOf(at(n, "purpose").stringValue()),
-                required(n, "acceptance")),
-            object(n, "makerRule", StoredVerdict::rule)),
+        limits(n),
         new HoldConditions.Surroundings(
             new AbsolutePressure(required(n, "atmosphereKpa")),
             Temperature.ofCelsius(required(n, "ambientCelsius")),
@@ -155,19 +172,7 @@ final class StoredVerdict {
             new CoolantMixture(required(n, "strength")),
             air(at(n, "airAndHoses")),
             Medium.valueOf(at(n, "medium").stringValue())),
-        new HoldConditions.Instruments(
-            new Gauge(
-                required(gauge, "resolution"),
-                required(gauge, "repeatability"),
-                number(gauge, "range"),
-                required(gauge, "zeroDrift"),
-                at(gauge, "calibrated").booleanValue()),
-            object(
-                n,
-                "thermometer",
-                t -> new Thermometer(required(t, "resolution"), required(t, "repeatability"))),
-            new HoldConditions.OwnLeak(
-                new LeakRate(required(n, "ownLeak")), required(n, "ownLeakU"))),
+        instruments(n),
         new HoldConditions.Course(
             new HoldConditions.Pumping(number(n, "pumpedUntil"), pressure(n, "pumpedFromKpa")),
             list(

@@ -89,18 +89,7 @@ final class VerdictJson {
     n.put("from", w.from()).put("to", w.to());
   }
 
-  static void conditions(ObjectNode n, HoldConditions c) {
-    n.put("ratedKpa", c.rated().kilopascals());
-    n.put("limitKpa", c.limit().pressure().kilopascals());
-    n.put("limitSource", c.limit().source().name());
-    n.put("purpose", c.acceptance().purpose().name()).put("acceptance", c.acceptance().limit());
-    c.makerRule().ifPresent(r -> rule(n.putObject("makerRule"), r));
-    n.put("atmosphereKpa", c.atmosphere().kilopascals());
-    n.put("ambientCelsius", c.ambient().celsius());
-    n.put("soak", soak(c.soak()));
-    n.put("liquidMl", c.liquid().millilitres()).put("strength", c.coolant().strength());
-    air(n.putObject("airAndHoses"), c.airAndHoses());
-    n.put("medium", c.medium().name());
+  private static void instruments(ObjectNode n, HoldConditions c) {
     ObjectNode gauge = n.putObject("gauge");
     gauge.put("resolution", c.gauge().resolution());
     gauge.put("repeatability", c.gauge().repeatability());
@@ -113,6 +102,21 @@ final class VerdictJson {
                     .put("resolution", t.resolution())
                     .put("repeatability", t.repeatability()));
     n.put("ownLeak", c.ownLeak().rate().millilitresPerMinute()).put("ownLeakU", c.ownLeak().u());
+  }
+
+  static void conditions(ObjectNode n, HoldConditions c) {
+    n.put("ratedKpa", c.rated().kilopascals());
+    n.put("limitKpa", c.limit().pressure().kilopascals());
+    n.put("limitSource", c.limit().source().name());
+    n.put("purpose", c.acceptance().purpose().name()).put("acceptance", c.acceptance().limit());
+    c.makerRule().ifPresent(r -> rule(n.putObject("makerRule"), r));
+    n.put("atmosphereKpa", c.atmosphere().kilopascals());
+    n.put("ambientCelsius", c.ambient().celsius());
+    n.put("soak", soak(c.soak()));
+    n.put("liquidMl", c.liquid().millilitres()).put("strength", c.coolant().strength());
+    air(n.putObject("airAndHoses"), c.airAndHoses());
+    n.put("medium", c.medium().name());
+    instruments(n, c);
     put(n, "pumpedUntil", c.pumping().until());
     n.put("pumpedFromKpa", c.pumping().from().kilopascals());
     ArrayNode earlier = n.putArray("earlier");
