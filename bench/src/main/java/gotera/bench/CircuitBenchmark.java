@@ -15,14 +15,23 @@ import gotera.drawing.CircuitView;
 import gotera.drawing.CircuitView.Glow;
 import gotera.drawing.CircuitView.JointView;
 import gotera.drawing.CircuitView.Mark;
-import gotera.evidence.Diagnosis;
-import gotera.evidence.PlaceFacts;
-import gotera.suspects.Vocabulary;
+import gotera.look.LookState;
+import gotera.look.Sight;
+import gotera.pressure.law.LeakLaw;
+import gotera.pressure.verdict.VerdictKind;
+import gotera.suspects.Assessment;
+import gotera.suspects.Case;
+import gotera.suspects.Observation;
+import gotera.suspects.Observation.Held;
+import gotera.suspects.Observation.Outcome;
+import gotera.suspects.Told;
+import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
@@ -64,8 +73,10 @@ public class CircuitBenchmark {
 
   private Features fullest;
   private CircuitView view;
-  private List<PlaceFacts> places;
-  private Diagnosis.Found found;
+  private static final int OBSERVATIONS = 80;
+
+  @SuppressWarnings("NullAway.Init")
+  private Case observed;
 
   /** Makes what is drawn. */
   @SuppressWarnings("NullAway.Init")
@@ -91,16 +102,27 @@ public class CircuitBenchmark {
             Optional.of(DripTrace.of(circuit, DripSpot.ENGINE_MOUNT, false)),
             Set.of(),
             false);
-    places = Vocabulary.published().places(circuit);
-    found =
-        new Diagnosis.Found(
-            Set.of("pump.gasket"),
-            List.of(
-                new Diagnosis.Look("radiator.core", PlaceFacts.State.PRESSED, true),
-                new Diagnosis.Look("cap.neck", PlaceFacts.State.PRESSED, false),
-                new Diagnosis.Look("pump.shaft-seal", PlaceFacts.State.RUNNING, false)),
-            List.of(Vocabulary.published().sign("sweet-smell-cabin").orElseThrow()),
-            Optional.of(new Diagnosis.Rate(0.4, 0.1)));
+    observed = new Case(circuit, eighty(circuit), false);
+  }
+
+  /** A told loss, a puddle, a hold, and looks in two states until there are eighty observations. */
+  private static List<Observation> eighty(Circuit circuit) {
+    OptionalDouble none = OptionalDouble.empty();
+    List<Observation> all = new ArrayList<>();
+    all.add(new Observation.Sign("puddle-overnight"));
+    all.add(new Told.Loss(900, OptionalDouble.of(6)));
+    all.add(
+        new Held(
+            VerdictKind.LEAK, new Outcome.Rate(0.4, 0.1, LeakLaw.SEEP), 110, "", false, List.of()));
+    for (LookState state : List.of(LookState.PRESSED, LookState.RUNNING)) {
+      for (Circuit.Joint joint : circuit.joints()) {
+        if (all.size() < OBSERVATIONS) {
+          Sight saw = joint.code().equals("pump.gasket") ? Sight.WET : Sight.DRY;
+          all.add(new Observation.Looked(joint.code(), state, saw, none, none));
+        }
+      }
+    }
+    return all;
   }
 
   /** Features to circuit. */
@@ -115,9 +137,9 @@ public class CircuitBenchmark {
     return CircuitDrawing.of(view, WORDS);
   }
 
-  /** Findings to suspects, reasons and next checks. */
+  /** Eighty observations to suspects, reasons, rules and next checks. */
   @Benchmark
-  public Diagnosis diagnosed() {
-    return Diagnosis.of(places, found);
+  public Assessment assessed() {
+    return Assessment.of(observed);
   }
 }

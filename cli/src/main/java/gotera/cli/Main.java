@@ -73,6 +73,22 @@ public final class Main implements Runnable {
     return Rank.run(jobs, out, err);
   }
 
+  @Command(
+      name = "situations",
+      description = "Holds whole situations against what a technician would say of them.")
+  int situations(@Parameters(paramLabel = "FOLDER", arity = "1..*") List<String> folders) {
+    return Situations.run(folders, out, err);
+  }
+
+  @Command(
+      name = "calibration",
+      description = "How often places leak that are given a probability, over simulated jobs.")
+  int calibration(
+      @Parameters(paramLabel = "JOBS", arity = "0..1", defaultValue = "1000") int jobs,
+      @Parameters(paramLabel = "SEED", arity = "0..1", defaultValue = "1") long seed) {
+    return Calibration.run(jobs, seed, out);
+  }
+
   @Command(name = "vocabulary", description = "Names of places and signs that rank knows.")
   int vocabulary() {
     RankJson.vocabulary().forEach(out::println);

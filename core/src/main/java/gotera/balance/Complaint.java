@@ -50,14 +50,32 @@ public record Complaint(double lossPerWeek, double hotHoursPerWeek) {
    * @param u its standard uncertainty (mL/min)
    */
   public Answer against(double coldRate, double u, CoolantMixture coolant) {
-    double factor = Viscosity.hotOverCold(coolant);
-    double hot = Math.max(0, coldRate) * factor;
-    double hotU = Math.hypot(u * factor, Viscosity.RATIO_RELATIVE_U * hot);
-    double apart = rate() - hot;
-    double apartU = Math.hypot(hotU, TOLD_U * rate());
-    if (Math.abs(apart) <= TWO_SIDED * apartU) {
+    double apart = apart(coldRate, u, coolant);
+    if (Math.abs(apart) <= TWO_SIDED) {
       return Answer.EXPLAINED;
     }
     return apart > 0 ? Answer.MORE_IS_LOST : Answer.LESS_IS_LOST;
+  }
+
+  /**
+   * By how many standard uncertainties more is lost than a rate measured cold would be when hot.
+   *
+   * @param coldRate measured rate at the rated pressure (mL/min)
+   * @param u its standard uncertainty (mL/min)
+   */
+  public double apart(double coldRate, double u, CoolantMixture coolant) {
+    double factor = Viscosity.hotOverCold(coolant);
+    double hot = Math.max(0, coldRate) * factor;
+    return apartHot(hot, Math.hypot(u * factor, Viscosity.RATIO_RELATIVE_U * hot));
+  }
+
+  /**
+   * The same for a rate measured hot.
+   *
+   * @param hot measured rate (mL/min)
+   * @param u its standard uncertainty (mL/min)
+   */
+  public double apartHot(double hot, double u) {
+    return (rate() - Math.max(0, hot)) / Math.hypot(u, TOLD_U * rate());
   }
 }

@@ -38,8 +38,9 @@ public record LeakBalance(
     double drops = 0;
     double square = u * u;
     for (int i = 0; i < sites.size(); i++) {
-      if (sites.get(i) instanceof SiteFlow.Caught caught) {
-        square += Math.pow(caught.u() * toRated(caught, law, rated), 2);
+      SiteFlow site = sites.get(i);
+      if (site.ownU().isPresent()) {
+        square += Math.pow(site.ownU().getAsDouble() * toRated(site, law, rated), 2);
       } else {
         drops += explained.get(i);
       }

@@ -4,6 +4,7 @@ import gotera.quantity.GaugePressure;
 import gotera.quantity.LeakRate;
 import gotera.quantity.Volume;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 /** What was measured at one leak site. */
 public sealed interface SiteFlow {
@@ -12,6 +13,14 @@ public sealed interface SiteFlow {
 
   /** The pressure at that moment, if it was noted. */
   Optional<GaugePressure> pressure();
+
+  /**
+   * Standard uncertainty of this one alone (mL/min); empty for drops, whose size is one unknown for
+   * all sites of a job.
+   */
+  default OptionalDouble ownU() {
+    return OptionalDouble.empty();
+  }
 
   /**
    * Drops counted, 20 to the millilitre.
@@ -30,6 +39,27 @@ public sealed interface SiteFlow {
     @Override
     public LeakRate rate() {
       return LeakRate.ofDropsPerMinute(perMinute);
+    }
+  }
+
+  /**
+   * A rate that was measured at the site.
+   *
+   * @param rate the rate
+   * @param u its standard uncertainty (mL/min), not negative
+   * @param pressure the pressure at that moment
+   */
+  record Metered(LeakRate rate, double u, Optional<GaugePressure> pressure) implements SiteFlow {
+    /** Refuses rates that are none. */
+    public Metered {
+      if (rate.millilitresPerMinute() < 0 || !(u >= 0)) {
+        throw new IllegalArgumentException(rate + " \u00b1 " + u);
+      }
+    }
+
+    @Override
+    public OptionalDouble ownU() {
+      return OptionalDouble.of(u);
     }
   }
 
@@ -61,6 +91,11 @@ public sealed interface SiteFlow {
     @Override
     public LeakRate rate() {
       return new LeakRate(volume.millilitres() / minutes);
+    }
+
+    @Override
+    public OptionalDouble ownU() {
+      return OptionalDouble.of(u);
     }
   }
 }

@@ -69,6 +69,7 @@ public final class CircuitBuilder {
   static void radiator(Sheet sheet, Branch branch) {
     sheet.part("radiator", Shape.CORE, branch, 50, 140, 90, 330);
     sheet.joint("radiator.upper-seam", branch, 60, 192, CRIMP);
+    sheet.joint("radiator.tank", branch, 100, 190, NONE);
     sheet.joint("radiator.core", branch, 95, 300, SOLDERED);
     sheet.joint("radiator.lower-seam", branch, 60, 425, CRIMP);
     sheet.joint("radiator.drain-tap", branch, 95, 470, SCREW);
@@ -78,6 +79,7 @@ public final class CircuitBuilder {
   static void tank(Sheet sheet, Branch branch) {
     sheet.part("tank", Shape.BOX, branch, 200, 40, 90, 78);
     sheet.joint("tank.seam", branch, 290, 75, NONE);
+    sheet.joint("tank.body", branch, 245, 78, NONE);
     sheet.joint("tank.level-sensor", branch, 215, 112, O_RING);
     sheet.line("tank-vent", branch, 118, 140, 118, 70, 200, 70);
     sheet.joint("tank-vent.radiator-end", branch, 118, 140, PUSH_FIT);
@@ -96,6 +98,7 @@ public final class CircuitBuilder {
     }
     tank(sheet, TANK);
     sheet.line("tank-hose", TANK, 258, 118, 258, 240, 318, 240, 318, 336, 336, 336);
+    sheet.joint("tank-hose.along", TANK, 288, 240, NONE);
     sheet.joint("tank-hose.pump-end", TANK, 336, 336, sheet.hoses());
     if (features.fill() == Fill.BOTH) {
       sheet.joint("cap.neck", TANK, 75, 138, CAP);
@@ -156,9 +159,11 @@ public final class CircuitBuilder {
       sheet.joint("thermostat-housing.gasket", ENGINE, 372, 383, BOLTS);
       sheet.line("lower-hose", RADIATOR, 140, 440, 200, 440, 260, 420, 335, 420);
       sheet.joint("lower-hose.pump-end", RADIATOR, 335, 420, sheet.hoses());
+      sheet.joint("lower-hose.along", RADIATOR, 200, 440, NONE);
     } else {
       sheet.line("lower-hose", RADIATOR, 140, 440, 366, 440, 366, 370);
       sheet.joint("lower-hose.pump-end", RADIATOR, 366, 370, sheet.hoses());
+      sheet.joint("lower-hose.along", RADIATOR, 200, 440, NONE);
     }
   }
 
@@ -168,6 +173,7 @@ public final class CircuitBuilder {
     if (features.has(Extra.OUTLET_OVER_GEARBOX)) {
       sheet.part(part, Shape.BOX, ENGINE, 752, 140, 86, 75);
       sheet.joint(part + ".gasket", ENGINE, 752, 185, BOLTS);
+      sheet.joint(part + ".body", ENGINE, 795, 175, NONE);
       sheet.joint("outlet-neck.o-ring", ENGINE, 785, 215, O_RING);
       sheet.joint("bleed-screw.seal", ENGINE, 820, 140, SCREW);
       sheet.joint("upper-hose.housing-end", RADIATOR, 775, 140, sheet.hoses());
@@ -177,6 +183,7 @@ public final class CircuitBuilder {
     }
     sheet.part(part, Shape.BOX, ENGINE, 345, 150, 80, 62);
     sheet.joint(part + ".gasket", ENGINE, 425, 205, BOLTS);
+    sheet.joint(part + ".body", ENGINE, 320, 207, NONE);
     sheet.joint("bleed-screw.seal", ENGINE, 400, 150, SCREW);
     sheet.joint("upper-hose.housing-end", RADIATOR, 345, 170, sheet.hoses());
     sheet.joint("upper-hose.along", RADIATOR, 240, 179, NONE);
@@ -247,9 +254,14 @@ public final class CircuitBuilder {
       sheet.line("heater-supply", HEATER, 740, 170, 886, 170, 886, 215, 905, 215);
       sheet.joint("heater-supply.head-end", HEATER, 740, 170, sheet.hoses());
     }
+    if (!features.has(Extra.OUTLET_OVER_GEARBOX)) {
+      // where the outlet sits over the gearbox this hose is but a hand long
+      sheet.joint("heater-supply.along", HEATER, 820, 170, NONE);
+    }
     sheet.joint("heater-supply.core-end", HEATER, 905, 215, sheet.hoses());
     sheet.line("heater-return", HEATER, 905, 300, 886, 300, 886, 340, 416, 340);
     sheet.joint("heater-return.core-end", HEATER, 905, 300, sheet.hoses());
+    sheet.joint("heater-return.along", HEATER, 700, 340, NONE);
     sheet.joint("heater-return.pump-end", HEATER, 416, 340, sheet.hoses());
     if (features.has(Extra.HEATER_VALVE)) {
       sheet.part("heater-valve", Shape.VALVE, HEATER, 780, 324, 40, 32);
@@ -268,9 +280,11 @@ public final class CircuitBuilder {
     sheet.joint("rear-heater-core.tubes", REAR_HEATER, 942, 468, SOLDERED);
     sheet.line("rear-heater-supply", REAR_HEATER, 886, 170, 988, 170, 988, 440, 975, 440);
     sheet.joint("rear-heater-supply.tee", REAR_HEATER, 886, 170, sheet.hoses());
+    sheet.joint("rear-heater-supply.along", REAR_HEATER, 940, 170, NONE);
     sheet.joint("rear-heater-supply.core-end", REAR_HEATER, 975, 440, sheet.hoses());
     sheet.line("rear-heater-return", REAR_HEATER, 905, 500, 886, 500, 886, 340);
     sheet.joint("rear-heater-return.tee", REAR_HEATER, 886, 340, sheet.hoses());
     sheet.joint("rear-heater-return.core-end", REAR_HEATER, 905, 500, sheet.hoses());
+    sheet.joint("rear-heater-return.along", REAR_HEATER, 886, 420, NONE);
   }
 }

@@ -17,7 +17,12 @@ public enum DripSpot implements Worded {
   FIREWALL(850, 360, 60, 60, "engine"),
   CABIN_FLOOR(935, 560, 60, 60, "cabin"),
   HEATER_DRAIN(886, 545, 60, 60, "cabin"),
-  GROUND_FRONT(170, 590, 160, 140, "front"),
+  BEHIND_FAN(225, 330, 160, 40, "front"),
+  BELT_SIDE(377, 410, 60, 60, "engine"),
+  BLOCK_FRONT(465, 430, 60, 60, "engine"),
+  BLOCK_BACK(722, 425, 70, 60, "engine"),
+  MID_FLOOR(860, 590, 60, 120, "engine"),
+  GROUND_FRONT(170, 590, 160, 90, "front"),
   GROUND_ENGINE(560, 590, 220, 160, "engine"),
   GROUND_GEARBOX(790, 590, 220, 90, "engine");
 
@@ -48,6 +53,14 @@ public enum DripSpot implements Worded {
     return behind;
   }
 
+  /** Whether it is the ground: what lies there fell from above, and may be the same drip. */
+  public boolean ground() {
+    return this == GROUND_FRONT
+        || this == GROUND_ENGINE
+        || this == GROUND_GEARBOX
+        || this == MID_FLOOR;
+  }
+
   /** Front, engine or cabin. */
   public String region() {
     return region;
@@ -59,9 +72,17 @@ public enum DripSpot implements Worded {
     for (DripSpot spot : values()) {
       boolean there =
           switch (spot) {
-            case UNDER_PUMP, BLOCK_SIDE, OIL_PAN, ENGINE_MOUNT, GEARBOX, GROUND_GEARBOX ->
+            case UNDER_PUMP,
+                BLOCK_SIDE,
+                BELT_SIDE,
+                BLOCK_FRONT,
+                BLOCK_BACK,
+                OIL_PAN,
+                ENGINE_MOUNT,
+                GEARBOX,
+                GROUND_GEARBOX ->
                 circuit.part("block").isPresent();
-            case FIREWALL, CABIN_FLOOR, HEATER_DRAIN -> circuit.hasCabin();
+            case FIREWALL, CABIN_FLOOR, HEATER_DRAIN, MID_FLOOR -> circuit.hasCabin();
             default -> true;
           };
       if (there) {

@@ -7,7 +7,7 @@ import java.util.List;
  * A check that could be made now.
  *
  * @param label what it is called
- * @param minutes work it costs (min), positive
+ * @param minutes work it costs, with what must come first (min), positive
  * @param outcomes what it can show, one of them for certain
  */
 public record Check(Label label, double minutes, List<Finding> outcomes) {
@@ -32,12 +32,7 @@ public record Check(Label label, double minutes, List<Finding> outcomes) {
 
   /** How much less uncertain one expects to be after it (bit), never below zero. */
   public double gain(Posterior now) {
-    double after = 0;
-    for (Finding outcome : outcomes) {
-      double chance = now.chance(outcome);
-      after += chance > 0 ? chance * now.after(List.of(outcome)).entropy() : 0;
-    }
-    return Math.max(0, now.entropy() - after);
+    return now.gain(outcomes);
   }
 
   /** The checks by what they tell per minute of work, the best first. */

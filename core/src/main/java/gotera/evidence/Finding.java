@@ -1,31 +1,29 @@
 package gotera.evidence;
 
+import java.util.EnumMap;
 import java.util.Map;
-import java.util.Set;
 
 /**
  * What a check saw, as a likelihood given the places that leak. Findings are independent of each
  * other given those places. A check that could not exercise a place states nothing about it.
  */
-public sealed interface Finding {
+public interface Finding {
   /** What it is called among the reasons. */
   Label label();
 
+  /** Probability of what was seen where nothing leaks. */
+  double none();
+
+  /** The same where one place leaks, by a fault that acts in a mode. */
+  double one(String place, Mode mode);
+
   /**
-   * Probability of what was seen.
+   * The same where two places leak.
    *
-   * @param leaks whether a place leaks
+   * @param one probability of what was seen if only one of them leaked
+   * @param other if only the other did
    */
-  double likelihood(Leaks leaks);
-
-  /** Which places leak, in a world that is being weighed. */
-  interface Leaks {
-    /** Whether this place leaks. */
-    boolean at(String place);
-
-    /** Whether anything leaks at all. */
-    boolean any();
-  }
+  double both(double one, double other);
 
   /**
    * Something about the whole vehicle: a loss is complained of, the level fell. A second fault
@@ -45,152 +43,181 @@ public sealed interface Finding {
     }
 
     @Override
-    public double likelihood(Leaks leaks) {
-      double p = leaks.any() ? withFault : without;
-      return seen ? p : 1 - p;
+    public double none() {
+      return seen ? without : 1 - without;
+    }
+
+    @Override
+    public double one(String place, Mode mode) {
+      return seen ? withFault : 1 - withFault;
+    }
+
+    @Override
+    public double both(double one, double other) {
+      return one;
     }
   }
 
   /**
-   * One place was looked at.
+   * One place was looked at. What leaks above may run down to it; but never is a sighting likelier
+   * by what runs down than by a leak at the place itself, so that it cannot acquit its own place.
    *
    * @param label what it is called
    * @param place the place
    * @param wet whether it was seen wet
-   * @param sensitivity probability of seeing it wet where it leaks
-   * @param falseAlarm probability of seeing it wet where it does not: it runs down from elsewhere
+   * @param sees probability of seeing it wet where it leaks, by the mode of its fault
+   * @param runsDown probability of seeing it wet where another place leaks, by that place
+   * @param acts how far a fault of another place acts while this is looked at, by its mode
+   * @param falseAlarm probability of seeing it wet where nothing leaks
    */
-  record AtPlace(Label label, String place, boolean wet, double sensitivity, double falseAlarm)
+  record AtPlace(
+      Label label,
+      String place,
+      boolean wet,
+      Map<Mode, Double> sees,
+      Map<String, Double> runsDown,
+      Map<Mode, Double> acts,
+      double falseAlarm)
       implements Finding {
     /** Refuses what is no probability. */
     public AtPlace {
-      probability(sensitivity);
+      sees.values().forEach(Finding::probability);
+      runsDown.values().forEach(Finding::probability);
+      acts.values().forEach(Finding::probability);
       probability(falseAlarm);
+      double least = sees.values().stream().mapToDouble(Double::doubleValue).min().orElse(1);
+      falseAlarm = Math.min(falseAlarm, least);
+      Map<String, Double> capped = new java.util.HashMap<>();
+      runsDown.forEach((other, p) -> capped.put(other, Math.min(p, least)));
+      sees = Map.copyOf(sees);
+      runsDown = Map.copyOf(capped);
+      acts = Map.copyOf(acts);
+    }
+
+    /** A place of which one thing is known whatever the mode, and nothing runs down to it. */
+    public AtPlace(Label label, String place, boolean wet, double sensitivity, double falseAlarm) {
+      this(label, place, wet, everyMode(sensitivity), Map.of(), Map.of(), falseAlarm);
+    }
+
+    private static Map<Mode, Double> everyMode(double p) {
+      Map<Mode, Double> all = new EnumMap<>(Mode.class);
+      for (Mode mode : Mode.values()) {
+        all.put(mode, p);
+      }
+      return all;
     }
 
     @Override
-    public double likelihood(Leaks leaks) {
-      double seen = leaks.at(place) ? sensitivity : falseAlarm;
+    public double none() {
+      return wet ? falseAlarm : 1 - falseAlarm;
+    }
+
+    @Override
+    public double one(String other, Mode mode) {
+      double seen =
+          other.equals(place)
+              ? sees.getOrDefault(mode, falseAlarm)
+              : Math.max(
+                  falseAlarm, runsDown.getOrDefault(other, 0.0) * acts.getOrDefault(mode, 1.0));
       return wet ? seen : 1 - seen;
+    }
+
+    @Override
+    public double both(double one, double other) {
+      return wet ? Math.max(one, other) : Math.min(one, other);
     }
   }
 
   /**
-   * Something in a region: a drip at a spot, a smell in the cabin, a complaint. Any of several
-   * places may cause it, each by itself (noisy or).
+   * Something in a region: a drip at a spot, a smell in the cabin, gas in the coolant. Any of
+   * several places may cause it, each by itself (noisy or).
    *
    * @param label what it is called
    * @param seen whether it was there
-   * @param causes probability that a leak at a place causes it
+   * @param causes probability that a leak at a place causes it while its fault acts
+   * @param acts how far a fault acts while this is looked for, by its mode; more than 1 where it
+   *     shows just then
    * @param falseAlarm probability of it without any of them
    */
-  record InRegion(Label label, boolean seen, Map<String, Double> causes, double falseAlarm)
+  record InRegion(
+      Label label,
+      boolean seen,
+      Map<String, Double> causes,
+      Map<Mode, Double> acts,
+      double falseAlarm)
       implements Finding {
+    /** Nothing shows for certain (our judgement). */
+    private static final double MOST = 0.98;
+
     /** Refuses what is no probability. */
     public InRegion {
       causes = Map.copyOf(causes);
+      acts = Map.copyOf(acts);
       causes.values().forEach(Finding::probability);
       probability(falseAlarm);
     }
 
+    /** Whatever the mode. */
+    public InRegion(Label label, boolean seen, Map<String, Double> causes, double falseAlarm) {
+      this(label, seen, causes, Map.of(), falseAlarm);
+    }
+
     @Override
-    public double likelihood(Leaks leaks) {
-      double not = 1 - falseAlarm;
-      for (Map.Entry<String, Double> cause : causes.entrySet()) {
-        if (leaks.at(cause.getKey())) {
-          not *= 1 - cause.getValue();
-        }
-      }
+    public double none() {
+      return seen ? falseAlarm : 1 - falseAlarm;
+    }
+
+    @Override
+    public double one(String place, Mode mode) {
+      double factor = acts.getOrDefault(mode, 1.0);
+      double caused = causes.getOrDefault(place, 0.0) * factor;
+      double not = (1 - falseAlarm) * (1 - (factor > 1 ? Math.min(MOST, caused) : caused));
       return seen ? 1 - not : not;
+    }
+
+    @Override
+    public double both(double one, double other) {
+      double without = 1 - falseAlarm;
+      double not = seen ? (1 - one) * (1 - other) : one * other;
+      double without2 = without <= 0 ? 0 : not / without;
+      return seen ? 1 - without2 : without2;
     }
   }
 
   /**
-   * A measured leak rate, or what is left of it once the sites with a measured flow are taken off.
-   * Without a fault that acts in the test's state it is noise about zero; with one it is log-normal
-   * (log10 of mL/min: mean 0, standard deviation 0.7; our judgement, untested), seen through the
-   * same noise.
+   * One of several places was shown by a check that looks at all of them.
    *
    * @param label what it is called
-   * @param rate the rate (mL/min)
-   * @param u its standard uncertainty (mL/min), positive
-   * @param acting places whose fault acts in the state of the test
+   * @param place the place it showed; empty where it showed none
+   * @param shows probability that a leak shows, by its place
+   * @param falseAlarm probability that this place shows without a leak there
    */
-  final class MeasuredRate implements Finding {
-    private static final double LOG_SD = 0.7;
-
-    /** A hundredth may come from anywhere within 1000 mL/min (our judgement, untested). */
-    private static final double FLAT_SHARE = 0.01;
-
-    private static final double FLAT = 1e-3; // per mL/min
-    private static final int STEPS = 280;
-    private static final double WIDTH = 3.5; // decades either way
-
-    private final Label label;
-    private final Set<String> acting;
-    private final double leaking;
-    private final double tight;
-
-    /** Refuses a rate without uncertainty. */
-    public MeasuredRate(Label label, double rate, double u, Set<String> acting) {
-      if (!(u > 0)) {
-        throw new IllegalArgumentException("u of a measured rate must be positive: " + u);
-      }
-      this.label = label;
-      this.acting = Set.copyOf(acting);
-      this.tight = mixed(density(rate, u));
-      this.leaking = mixed(leaking(rate, u));
+  record Shown(Label label, String place, Map<String, Double> shows, double falseAlarm)
+      implements Finding {
+    /** Refuses what is no probability. */
+    public Shown {
+      shows = Map.copyOf(shows);
+      shows.values().forEach(Finding::probability);
+      probability(falseAlarm);
     }
 
     @Override
-    public Label label() {
-      return label;
+    public double none() {
+      return place.isEmpty() ? 1 - falseAlarm : falseAlarm;
     }
 
     @Override
-    public double likelihood(Leaks leaks) {
-      return acting.stream().anyMatch(leaks::at) ? leaking : tight;
+    public double one(String other, Mode mode) {
+      double shown = shows.getOrDefault(other, 0.0);
+      if (place.isEmpty()) {
+        return (1 - falseAlarm) * (1 - shown);
+      }
+      return other.equals(place) ? Math.max(shown, falseAlarm) : falseAlarm * (1 - shown);
     }
 
-    /** With a little of a flat density, so that no rate decides alone. */
-    private static double mixed(double density) {
-      return (1 - FLAT_SHARE) * density + FLAT_SHARE * FLAT;
-    }
-
-    /** ∫ N(rate; q, u)·LN(q) dq, over the logarithm of q and over the noise where that is finer. */
-    private static double leaking(double rate, double u) {
-      double sum = 0;
-      double h = 2 * WIDTH / STEPS;
-      double before = 0;
-      double at = 0;
-      java.util.List<Double> nodes = new java.util.ArrayList<>();
-      for (int i = 0; i <= STEPS; i++) {
-        nodes.add(Math.pow(10, -WIDTH + i * h));
-      }
-      for (int i = -60; i <= 60; i++) {
-        double q = rate + i * u / 10;
-        if (q > 0) {
-          nodes.add(q);
-        }
-      }
-      nodes.sort(Double::compare);
-      for (int i = 0; i < nodes.size(); i++) {
-        double q = nodes.get(i);
-        double z = Math.log10(q) / LOG_SD;
-        double log = Math.exp(-0.5 * z * z) / (LOG_SD * Math.sqrt(2 * Math.PI) * q * Math.log(10));
-        double value = log * density(rate - q, u);
-        if (i > 0) {
-          sum += (value + before) / 2 * (q - at);
-        }
-        before = value;
-        at = q;
-      }
-      return sum;
-    }
-
-    private static double density(double x, double sd) {
-      double z = x / sd;
-      return Math.exp(-0.5 * z * z) / (sd * Math.sqrt(2 * Math.PI));
+    @Override
+    public double both(double one, double other) {
+      return place.isEmpty() ? one * other / (1 - falseAlarm) : (one + other) / 2;
     }
   }
 

@@ -5,8 +5,14 @@ package gotera.evidence;
  *
  * @param kind what was seen, told or done
  * @param at the place or spot it is about; empty for the whole vehicle
+ * @param state the state of the vehicle meanwhile; empty where none is meant
  */
-public record Label(String kind, String at) {
+public record Label(String kind, String at, String state) {
+  /** One of a place, in no particular state. */
+  public Label(String kind, String at) {
+    this(kind, at, "");
+  }
+
   /** One about the whole vehicle. */
   public static Label of(String kind) {
     return new Label(kind, "");

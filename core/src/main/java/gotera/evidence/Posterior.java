@@ -1,123 +1,68 @@
 package gotera.evidence;
 
-import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashMap;
 import java.util.List;
-import java.util.Map;
+import java.util.stream.IntStream;
 
 /**
  * What is known of the places after some findings: the probability of every set of up to two that
- * leak. More than two faults at once are left out, which is exact for what is seen of vehicles and
- * keeps sixty places to 1831 sets.
+ * leak, whatever the modes of their faults.
  */
 public final class Posterior {
   /** Floor of a likelihood: nothing is quite impossible (our judgement, untested). */
-  private static final double LEAST = 1e-12;
+  static final double LEAST = 1e-12;
 
-  private final List<Hypothesis> places;
-  private final Map<String, Integer> numbers;
-  private final List<FaultSet> sets;
+  private final Worlds worlds;
   private final double[] probability;
+  private final double[] marginals;
 
-  private Posterior(
-      List<Hypothesis> places,
-      Map<String, Integer> numbers,
-      List<FaultSet> sets,
-      double[] probability) {
-    this.places = places;
-    this.numbers = numbers;
-    this.sets = sets;
-    this.probability = probability;
+  Posterior(Worlds worlds, double[] weight) {
+    this.worlds = worlds;
+    this.probability = normalised(weight);
+    this.marginals = worlds.byPlace(probability);
   }
 
   /** What is known after these findings, in any order. */
   public static Posterior of(List<Hypothesis> places, List<Finding> findings) {
-    Map<String, Integer> numbers = new HashMap<>();
-    for (int i = 0; i < places.size(); i++) {
-      if (numbers.put(places.get(i).place(), i) != null) {
-        throw new IllegalArgumentException("twice: " + places.get(i).place());
-      }
-    }
-    List<FaultSet> sets = new ArrayList<>();
-    sets.add(FaultSet.NONE);
-    for (int i = 0; i < places.size(); i++) {
-      sets.add(FaultSet.one(i));
-      for (int j = i + 1; j < places.size(); j++) {
-        sets.add(new FaultSet(i, j));
-      }
-    }
-    double none = places.stream().mapToDouble(h -> 1 - h.prior()).reduce(1, (a, b) -> a * b);
-    double[] prior = new double[sets.size()];
-    for (int k = 0; k < prior.length; k++) {
-      FaultSet s = sets.get(k);
-      prior[k] = none * odds(places, s.first()) * odds(places, s.second());
-    }
-    Posterior before = new Posterior(List.copyOf(places), numbers, sets, normalised(prior));
-    return findings.isEmpty() ? before : before.after(findings);
-  }
-
-  private static double odds(List<Hypothesis> places, int place) {
-    return place < 0 ? 1 : places.get(place).prior() / (1 - places.get(place).prior());
+    return Weighing.of(places, findings).all();
   }
 
   /** What is known once these are found too. */
   public Posterior after(List<Finding> findings) {
-    return weighed(findings.stream().map(this::likelihoods).toList());
+    double[] log = logs(probability);
+    for (Finding f : findings) {
+      add(log, logs(worlds.likelihoods(f)));
+    }
+    return ofLogs(worlds, log);
   }
 
-  /** Likelihood of a finding for every set, in their order. */
-  double[] likelihoods(Finding finding) {
-    double[] all = new double[sets.size()];
-    for (int k = 0; k < all.length; k++) {
-      all[k] = likelihood(finding, sets.get(k));
+  /** Logarithms, none below a floor, so that no finding can rule out everything. */
+  static double[] logs(double[] values) {
+    double[] logs = new double[values.length];
+    for (int k = 0; k < logs.length; k++) {
+      logs[k] = Math.log(Math.max(LEAST, values[k]));
     }
-    return all;
+    return logs;
   }
 
-  /**
-   * What is known once every set was weighed with a factor. In logarithms, so that many findings
-   * never underflow, and no factor below a floor, so that none can rule out everything.
-   */
-  Posterior weighed(List<double[]> factors) {
-    double[] log = new double[probability.length];
-    for (int k = 0; k < log.length; k++) {
-      log[k] = Math.log(Math.max(LEAST, probability[k]));
-      for (double[] factor : factors) {
-        log[k] += Math.log(Math.max(LEAST, factor[k]));
-      }
+  static void add(double[] to, double[] what) {
+    for (int k = 0; k < to.length; k++) {
+      to[k] += what[k];
     }
+  }
+
+  /** In logarithms, so that many findings never underflow. */
+  static Posterior ofLogs(Worlds worlds, double[] log) {
     double most = java.util.Arrays.stream(log).max().orElse(0);
-    double[] weighed = new double[log.length];
+    double[] weight = new double[log.length];
     for (int k = 0; k < log.length; k++) {
-      weighed[k] = Math.exp(log[k] - most);
+      weight[k] = Math.exp(log[k] - most);
     }
-    return new Posterior(places, numbers, sets, normalised(weighed));
-  }
-
-  private double likelihood(Finding finding, FaultSet set) {
-    return finding.likelihood(new World(numbers, set));
-  }
-
-  /** The vehicle as it would be if just these places leaked. */
-  private record World(Map<String, Integer> numbers, FaultSet set) implements Finding.Leaks {
-    @Override
-    public boolean at(String place) {
-      Integer number = numbers.get(place);
-      return number != null && set.has(number);
-    }
-
-    @Override
-    public boolean any() {
-      return set.size() > 0;
-    }
+    return new Posterior(worlds, weight);
   }
 
   private static double[] normalised(double[] weights) {
-    double sum = 0;
-    for (double w : weights) {
-      sum += w;
-    }
+    double sum = java.util.Arrays.stream(weights).sum();
     double[] p = new double[weights.length];
     for (int i = 0; i < p.length; i++) {
       p[i] = weights[i] / sum;
@@ -127,42 +72,44 @@ public final class Posterior {
 
   /** Probability that a place leaks. */
   public double marginal(String place) {
-    Integer number = numbers.get(place);
-    if (number == null) {
-      throw new IllegalArgumentException("no place is called " + place);
-    }
+    return Math.min(1, marginals[worlds.number(place)]);
+  }
+
+  /** Probability that a place leaks by a fault that acts in one of these modes. */
+  public double marginal(String place, java.util.Set<Mode> modes) {
+    int number = worlds.number(place);
     double sum = 0;
     for (int k = 0; k < probability.length; k++) {
-      sum += sets.get(k).has(number) ? probability[k] : 0;
+      sum +=
+          has(worlds.first[k], number, modes) || has(worlds.second[k], number, modes)
+              ? probability[k]
+              : 0;
     }
     return sum;
   }
 
-  /** Probability that just these places leak, none to two of them. */
-  public double probability(String... exactly) {
-    FaultSet set = FaultSet.NONE;
-    if (exactly.length > 0) {
-      int[] n = java.util.Arrays.stream(exactly).mapToInt(this::number).sorted().toArray();
-      set = new FaultSet(n[0], n.length > 1 ? n[1] : -1);
-    }
-    return probability[sets.indexOf(set)];
+  private boolean has(int fault, int place, java.util.Set<Mode> modes) {
+    return fault >= 0
+        && worlds.faults.get(fault).place() == place
+        && modes.contains(worlds.faults.get(fault).mode());
   }
 
-  private int number(String place) {
-    Integer number = numbers.get(place);
-    if (number == null) {
-      throw new IllegalArgumentException("no place is called " + place);
-    }
-    return number;
+  /** Probability that just these places leak, none to two of them. */
+  public double probability(String... exactly) {
+    return worlds.bySet(probability)[worlds.set(exactly)];
   }
 
   /** Uncertainty about which places leak, Shannon's entropy (bit). */
   public double entropy() {
-    double bits = 0;
-    for (double p : probability) {
-      bits -= p > 0 ? p * Math.log(p) / Math.log(2) : 0;
+    return entropy(worlds.bySet(probability));
+  }
+
+  private static double entropy(double[] sets) {
+    double nats = 0;
+    for (double p : sets) {
+      nats -= p > 0 ? p * Math.log(p) : 0;
     }
-    return bits;
+    return nats / Math.log(2);
   }
 
   /**
@@ -171,17 +118,43 @@ public final class Posterior {
    * @param finding what it would see
    */
   public double chance(Finding finding) {
+    double[] likelihood = worlds.likelihoods(finding);
     double sum = 0;
     for (int k = 0; k < probability.length; k++) {
-      sum += probability[k] * likelihood(finding, sets.get(k));
+      sum += probability[k] * likelihood[k];
     }
     return sum;
   }
 
+  /**
+   * How much less uncertain one expects to be after a check (bit), never below zero.
+   *
+   * @param outcomes what it can show, one of them for certain
+   */
+  public double gain(List<Finding> outcomes) {
+    double after = 0;
+    for (Finding outcome : outcomes) {
+      double[] weight = worlds.likelihoods(outcome);
+      double chance = 0;
+      for (int k = 0; k < weight.length; k++) {
+        weight[k] *= probability[k];
+        chance += weight[k];
+      }
+      if (chance > 0) {
+        double[] sets = worlds.bySet(weight);
+        for (int i = 0; i < sets.length; i++) {
+          sets[i] /= chance;
+        }
+        after += chance * entropy(sets);
+      }
+    }
+    return Math.max(0, entropy() - after);
+  }
+
   /** Places with their probabilities, the likeliest first. */
   public List<Suspect> suspects() {
-    return places.stream()
-        .map(h -> new Suspect(h.place(), marginal(h.place())))
+    return IntStream.range(0, marginals.length)
+        .mapToObj(i -> new Suspect(worlds.places.get(i).place(), Math.min(1, marginals[i])))
         .sorted(Comparator.comparingDouble(Suspect::probability).reversed())
         .toList();
   }
@@ -226,7 +199,7 @@ public final class Posterior {
   }
 
   static double logOdds(double p) {
-    double held = Math.min(1 - 1e-12, Math.max(1e-12, p));
+    double held = Math.min(1 - LEAST, Math.max(LEAST, p));
     return Math.log(held / (1 - held));
   }
 }

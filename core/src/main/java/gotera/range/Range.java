@@ -128,6 +128,20 @@ public enum Range {
   RATE(-1000, 100_000, "mL/min"),
   /** Its standard uncertainty (mL/min). */
   RATE_U(1e-6, 100_000, "mL/min"),
+  /** Number of a cylinder. */
+  CYLINDER(1, 16, ""),
+  /** Minutes an engine idled before its hoses were felt (min). */
+  IDLED(0, 1000, "min"),
+  /** What is gone over a watch of the level; less than nothing where the marks err (mL). */
+  LEVEL_LOST(-20_000, 200_000, "mL"),
+  /** Its standard uncertainty (mL). */
+  LEVEL_U(0.01, 20_000, "mL"),
+  /** Length of a watch of the level (d). */
+  WATCHED_DAYS(0.1, 4000, "d"),
+  /** Hours hot meanwhile (h). */
+  WATCHED_HOURS(0.1, 10_000, "h"),
+  /** A rate measured at one place (mL/min). */
+  SITE_RATE(0, 100_000, "mL/min"),
   /** Lower bound of a gross leak. */
   LEAST_RATE(0.001, 100_000, "mL/min");
 

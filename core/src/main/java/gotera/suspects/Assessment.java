@@ -1,50 +1,86 @@
 package gotera.suspects;
 
-import gotera.evidence.Check;
-import gotera.evidence.Diagnosis;
-import gotera.evidence.Diagnosis.Suspect;
+import gotera.evidence.Finding;
+import gotera.evidence.Hypothesis;
+import gotera.evidence.Posterior;
+import gotera.evidence.Weighing;
+import gotera.suspects.Flag.Kind;
+import java.util.EnumSet;
 import java.util.List;
+import java.util.Set;
 
 /**
- * What is suspected on a job, and what to do next.
+ * What is suspected on a job, which rules apply, and what to do next.
  *
  * @param of everything observed
- * @param diagnosis it weighed
+ * @param posterior what is known
+ * @param suspects places under suspicion, the likeliest first; none once it is proven tight
+ * @param flags rules of the trade that apply
+ * @param next what to do next, the first one first; none once it is proven tight
  */
-public record Assessment(Case of, Diagnosis diagnosis) {
+public record Assessment(
+    Case of, Posterior posterior, List<Suspect> suspects, List<Flag> flags, List<Proposal> next) {
+  private static final int MOST_REASONS = 3;
+  private static final int MOST_SUSPECTS = 8;
+
+  /** What moves a place less is no reason (log odds) (our judgement, untested). */
+  private static final double LEAST_REASON = 0.1;
+
   /** Below this probability a place is not worth a line (1) (our judgement, untested). */
   private static final double WORTH_A_LINE = 0.04;
 
+  /**
+   * A place under suspicion.
+   *
+   * @param place its name
+   * @param probability probability that it leaks
+   * @param reasons the findings that moved it most
+   */
+  public record Suspect(String place, double probability, List<Posterior.Reason> reasons) {}
+
   /** Assesses a job. */
-  public static Assessment of(Case observed) {
-    return new Assessment(observed, Diagnosis.of(observed.places(), observed.found()));
+  public static Assessment of(Case of) {
+    List<Hypothesis> places = of.places().stream().map(PlaceFacts::hypothesis).toList();
+    List<Finding> findings = Findings.of(of);
+    Weighing weighing = Weighing.of(places, findings);
+    Posterior known = weighing.all();
+    List<Flag> flags = Rules.of(of, known);
+    Set<Kind> kinds = EnumSet.noneOf(Kind.class);
+    flags.forEach(f -> kinds.add(f.kind()));
+    return new Assessment(
+        of,
+        known,
+        of.isProven() ? List.of() : suspects(weighing),
+        flags,
+        of.isProven() ? List.of() : NextSteps.of(of, known, kinds));
   }
 
-  /** The places under suspicion, the likeliest first; none once it is proven tight. */
-  public List<Suspect> suspects() {
-    return of.isProven() ? List.of() : diagnosis.suspects();
+  private static List<Suspect> suspects(Weighing weighing) {
+    return weighing.all().suspects().stream()
+        .limit(MOST_SUSPECTS)
+        .map(s -> new Suspect(s.place(), s.probability(), reasons(weighing, s.place())))
+        .toList();
+  }
+
+  private static List<Posterior.Reason> reasons(Weighing weighing, String place) {
+    return weighing.reasons(place).stream()
+        .filter(r -> Math.abs(r.logRatio()) > LEAST_REASON)
+        .limit(MOST_REASONS)
+        .toList();
   }
 
   /** Those that are worth a line on a page. */
   public List<Suspect> worthALine() {
-    return suspects().stream().filter(s -> s.probability() >= WORTH_A_LINE).toList();
+    return suspects.stream().filter(s -> s.probability() >= WORTH_A_LINE).toList();
   }
 
-  /** Whether the next thing to do is the repair: the places found explain the rate. */
+  /** Whether the next thing to do is the repair. */
   public boolean repairComesNext() {
-    return of.isExplained();
+    return next.stream().findFirst().filter(p -> p.what().kind().equals("repair")).isPresent();
   }
 
-  /**
-   * The checks that can be made, the best first; none once it is proven tight, or where the repair
-   * comes next.
-   */
-  public List<Check.Ranked> next() {
-    if (of.isProven() || repairComesNext()) {
-      return List.of();
-    }
-    return diagnosis.next().stream()
-        .filter(r -> !of.hidden().contains(r.check().label().at()))
-        .toList();
+  /** Probability that nothing leaks. */
+  public double nothingLeaks() {
+    return posterior.probability();
   }
 }

@@ -1,6 +1,7 @@
 package gotera.suspects;
 
 import gotera.balance.SiteFlow;
+import gotera.circuit.Branch;
 import gotera.circuit.DripSpot;
 import gotera.dye.Glow;
 import gotera.look.LookState;
@@ -14,14 +15,15 @@ import gotera.word.Worded;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 
 /**
  * Something that was told, done, seen or measured on a job. Several of them stand in the order of
  * time.
  */
-public sealed interface Observation {
+public interface Observation {
   /** What was seen at one place; it does not count on a vehicle that does not have the place. */
-  sealed interface AtPlace extends Observation {
+  interface AtPlace extends Observation {
     /** The place. */
     String place();
   }
@@ -48,30 +50,72 @@ public sealed interface Observation {
    * @param state in which state
    * @param saw what was seen
    * @param gauge the pressure at that moment (kPa), if it was noted
-   * @param dropsPerMinute drops counted there
+   * @param counted the flow that was counted or measured there
+   * @param driedBefore whether it had been dried, so that what is seen is fresh
+   * @param removed what was taken off to see it; empty where nothing
    */
   record Looked(
-      String place, LookState state, Sight saw, OptionalDouble gauge, OptionalDouble dropsPerMinute)
+      String place,
+      LookState state,
+      Sight saw,
+      OptionalDouble gauge,
+      Optional<SiteFlow> counted,
+      boolean driedBefore,
+      String removed)
       implements AtPlace {
+    /** A look at a place as it was, drops counted there or not. */
+    public Looked(
+        String place,
+        LookState state,
+        Sight saw,
+        OptionalDouble gauge,
+        OptionalDouble dropsPerMinute) {
+      this(place, state, saw, gauge, drops(dropsPerMinute, gauge), false, "");
+    }
+
+    /** Drops that were counted, at a pressure where that was noted (kPa). */
+    public static Optional<SiteFlow> drops(OptionalDouble perMinute, OptionalDouble gauge) {
+      return perMinute.stream()
+          .mapToObj(d -> (SiteFlow) new SiteFlow.Drops(d, pressure(gauge)))
+          .findFirst();
+    }
+
+    /** The pressure of a gauge where it was noted (kPa). */
+    public static Optional<GaugePressure> pressure(OptionalDouble gauge) {
+      return gauge.stream().mapToObj(GaugePressure::new).findFirst();
+    }
+
     /** Whether coolant was seen. */
     public boolean wet() {
       return saw == Sight.WET;
     }
 
-    /** The flow that was counted here, if it was. */
+    /** The flow that was measured here, if coolant was seen and it was. */
     public Optional<SiteFlow> flow() {
-      if (!wet() || dropsPerMinute.isEmpty()) {
-        return Optional.empty();
-      }
-      return Optional.of(
-          new SiteFlow.Drops(
-              dropsPerMinute.getAsDouble(),
-              gauge.stream().mapToObj(GaugePressure::new).findFirst()));
+      return wet() ? counted : Optional.empty();
+    }
+
+    /** Drops that were counted, if they were. */
+    public OptionalDouble dropsPerMinute() {
+      return counted
+          .filter(SiteFlow.Drops.class::isInstance)
+          .map(f -> OptionalDouble.of(((SiteFlow.Drops) f).perMinute()))
+          .orElse(OptionalDouble.empty());
+    }
+
+    /** The same after the place had been dried. */
+    public Looked dried() {
+      return new Looked(place, state, saw, gauge, counted, true, removed);
     }
   }
 
-  /** It drips from a spot, while the engine ran or not. */
-  record Dripped(DripSpot spot, boolean running) implements Observation {}
+  /** It drips from a spot, in a state of the vehicle. */
+  record Dripped(DripSpot spot, LookState state) implements Observation {
+    /** Whether the engine ran: its fan blows drops back. */
+    public boolean running() {
+      return state == LookState.RUNNING;
+    }
+  }
 
   /**
    * The lamp was held to a place where dye has been.
@@ -95,7 +139,7 @@ public sealed interface Observation {
    * @param verdict what it says
    * @param outcome what it measured
    * @param ratedKpa pressure its rate is quoted at (kPa)
-   * @param loop the loop that was tested, where there are several; else empty
+   * @param scope what was in it
    * @param afterRepair whether it is the test of a repair
    * @param caught what was caught inside meanwhile, where it says a flow
    */
@@ -103,10 +147,26 @@ public sealed interface Observation {
       VerdictKind verdict,
       Outcome outcome,
       double ratedKpa,
-      String loop,
+      Scope scope,
       boolean afterRepair,
       List<SiteFlow> caught)
       implements Observation {
+    /** A hold on the cold system, of one loop where there are several. */
+    public Held(
+        VerdictKind verdict,
+        Outcome outcome,
+        double ratedKpa,
+        String loop,
+        boolean afterRepair,
+        List<SiteFlow> caught) {
+      this(verdict, outcome, ratedKpa, Scope.of(loop), afterRepair, caught);
+    }
+
+    /** The loop that was tested, where there are several; else empty. */
+    public String loop() {
+      return scope.loop();
+    }
+
     /** Rated pressure where nobody says one (kPa) (our judgement, untested). */
     public static final double USUAL_RATED = 100;
 
@@ -124,7 +184,7 @@ public sealed interface Observation {
           result.verdict(),
           outcome(result),
           conditions.rated().kilopascals(),
-          loop,
+          Scope.of(loop),
           afterRepair,
           caught);
     }
@@ -145,6 +205,26 @@ public sealed interface Observation {
     /** Keeps its own copy. */
     public Held {
       caught = List.copyOf(caught);
+    }
+  }
+
+  /**
+   * What was in a hold.
+   *
+   * @param loop the loop that was tested, where there are several; else empty
+   * @param hot whether the engine ran hot; else the system was cold
+   * @param cutOff branches that were cut off for it
+   * @param heaterValveShut whether the heater's valve was shut for it
+   */
+  record Scope(String loop, boolean hot, Set<Branch> cutOff, boolean heaterValveShut) {
+    /** Keeps its own copy. */
+    public Scope {
+      cutOff = Set.copyOf(cutOff);
+    }
+
+    /** A cold system, or one loop of it, nothing cut off. */
+    public static Scope of(String loop) {
+      return new Scope(loop, false, Set.of(), false);
     }
   }
 

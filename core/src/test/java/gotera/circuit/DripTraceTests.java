@@ -19,7 +19,7 @@ class DripTraceTests {
       DripTrace trace = DripTrace.of(usual, spot, running);
       assertThat(trace.feeds())
           .isNotEmpty()
-          .allSatisfy((c, p) -> assertThat(p).isBetween(0.0, 0.6));
+          .allSatisfy((c, p) -> assertThat(p).isBetween(0.0, 0.8));
       for (String code : trace.feeds().keySet()) {
         assertThat(usual.joint(code).orElseThrow().at().y()).isLessThan(spot.at().y() + 13);
       }

@@ -127,26 +127,14 @@ class PosteriorTests {
     @Test
     void integratesToOneOverAllRates() {
       double sum = 0;
-      Finding.Leaks leaks =
-          new Finding.Leaks() {
-            @Override
-            public boolean at(String place) {
-              return place.equals("hose");
-            }
-
-            @Override
-            public boolean any() {
-              return true;
-            }
-          };
       for (double q = -1; q < 60; q += 0.01) {
-        sum += rate(q, 0.1).likelihood(leaks) * 0.01;
+        sum += rate(q, 0.1).one("hose", Mode.ALWAYS) * 0.01;
       }
       Close.to("probability", sum, 1, 0.02);
     }
 
     private Finding rate(double q, double u) {
-      return new Finding.MeasuredRate(Label.of("pressure test"), q, u, Set.of("hose"));
+      return new MeasuredRate(Label.of("pressure test"), q, u, Set.of("hose"));
     }
   }
 
@@ -168,12 +156,12 @@ class PosteriorTests {
   void noRateDecidesAlone() {
     List<Hypothesis> two = List.of(new Hypothesis("A", 0.2), new Hypothesis("B", 0.1));
     for (double rate : new double[] {-1e6, -50, -1, 50, 1e5}) {
-      Finding far = new Finding.MeasuredRate(Label.of("test"), rate, 0.01, Set.of("A"));
-      Finding more = new Finding.MeasuredRate(Label.of("more"), -rate, 0.01, Set.of("B"));
+      Finding far = new MeasuredRate(Label.of("test"), rate, 0.01, Set.of("A"));
+      Finding more = new MeasuredRate(Label.of("more"), -rate, 0.01, Set.of("B"));
       double p = Posterior.of(two, List.of(far, more)).marginal("A");
       assertThat(p).as("rate %s", rate).isBetween(1e-6, 1 - 1e-9);
     }
-    Finding negative = new Finding.MeasuredRate(Label.of("test"), -30, 0.1, Set.of("A"));
+    Finding negative = new MeasuredRate(Label.of("test"), -30, 0.1, Set.of("A"));
     Close.to("P(A)", Posterior.of(two, List.of(negative)).marginal("A"), 0.2, 0.01);
   }
 

@@ -2,11 +2,6 @@ package gotera.look;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import gotera.circuit.CircuitBuilder;
-import gotera.circuit.CircuitPresets;
-import gotera.circuit.DripSpot;
-import gotera.circuit.DripTrace;
-import gotera.evidence.Finding;
 import gotera.look.VisualCheck.Look;
 import java.time.Duration;
 import java.time.Instant;
@@ -93,14 +88,5 @@ class LookTests {
     assertThat(round.open()).isEqualTo(1);
     assertThat(round.hidden()).isEqualTo(1);
     assertThat(round.stained()).isEqualTo(1);
-  }
-
-  @Test
-  void aDripAccusesWhatCanFeedItAndTheNamelessInItsRegion() {
-    DripTrace trace =
-        DripTrace.of(CircuitBuilder.of(CircuitPresets.USUAL), DripSpot.CABIN_FLOOR, false);
-    Finding.InRegion finding = (Finding.InRegion) DripFinding.of(trace);
-    assertThat(finding.causes()).containsKeys("heater-core.tubes", "elsewhere.cabin").hasSize(2);
-    assertThat(finding.seen()).isTrue();
   }
 }

@@ -56,7 +56,7 @@ class CaseTests {
   }
 
   private static double probability(Case of, String place) {
-    return Assessment.of(of).diagnosis().posterior().marginal(place);
+    return Assessment.of(of).posterior().marginal(place);
   }
 
   @Nested
@@ -71,7 +71,7 @@ class CaseTests {
               List.of(
                   look("pump.shaft-seal-of-another", LookState.COLD, Sight.WET),
                   new Scanned("nowhere", Glow.NEW_GLOW),
-                  new Dripped(DripSpot.GEARBOX, true)),
+                  new Dripped(DripSpot.GEARBOX, LookState.RUNNING)),
               false);
       assertThat(of.observed()).isEmpty();
     }
@@ -127,7 +127,7 @@ class CaseTests {
       Observation[] before = {
         new Sign("puddle-overnight"),
         dripping(HOSE, 8),
-        new Dripped(DripSpot.GROUND_FRONT, false),
+        new Dripped(DripSpot.GROUND_FRONT, LookState.COLD),
         leak(0.6, false),
         new Repaired()
       };
@@ -146,7 +146,9 @@ class CaseTests {
     @Test
     void aGasCheckThatDoesNotCountIsAFlagAndNoFinding() {
       Case of = of(new GasChecked(GasColour.YELLOW, List.of("coolant-drawn-in")));
-      assertThat(of.flags()).hasSize(1).allMatch(Flag.GasDoesNotCount.class::isInstance);
+      assertThat(Assessment.of(of).flags())
+          .extracting(Flag::word)
+          .containsExactly("combustion-gas-does-not-count:coolant-drawn-in");
       Close.to(
           "nothing",
           probability(of, "inside.head-gasket"),
@@ -173,7 +175,7 @@ class CaseTests {
     void theRepairWhereThePlacesFoundExplainTheRate() {
       Assessment explained = Assessment.of(of(dripping(HOSE, 12), leak(0.6, false)));
       assertThat(explained.repairComesNext()).isTrue();
-      assertThat(explained.next()).isEmpty();
+      assertThat(explained.next()).hasSize(1);
       Assessment more = Assessment.of(of(dripping(HOSE, 2), leak(0.9, false)));
       assertThat(more.repairComesNext()).isFalse();
       assertThat(more.next()).isNotEmpty();
@@ -197,13 +199,26 @@ class CaseTests {
     @Test
     void noLookAtWhatCannotBeSeen() {
       Assessment hidden = Assessment.of(of(look(HOSE, LookState.COLD, Sight.HIDDEN)));
-      assertThat(hidden.next()).noneMatch(r -> r.check().label().at().equals(HOSE)).isNotEmpty();
+      assertThat(hidden.next()).noneMatch(p -> p.what().at().equals(HOSE)).isNotEmpty();
     }
 
     @Test
-    void aPartReplacedLongAgoIsNoFlag() {
-      assertThat(of(new Replaced("pump", 366)).flags()).isEmpty();
-      assertThat(of(new Replaced("pump", 365)).flags()).hasSize(1);
+    void theGasCheckWhereTheSamePartFailedTwiceAndIsSuspected() {
+      Looked wet = look("pump.gasket", LookState.PRESSED, Sight.WET);
+      assertThat(flags(new Replaced("Water pump", 365), wet))
+          .contains("gas-check-first:Water pump");
+      assertThat(flags(new Replaced("pump", 366), wet)).as("long ago").isEmpty();
+      Looked other = look("heater-core.tubes", LookState.PRESSED, Sight.WET);
+      assertThat(flags(new Replaced("pump", 30), other)).as("not a suspect").isEmpty();
+      assertThat(Assessment.of(of(new Replaced("pump", 30), wet)).next().get(0).what().kind())
+          .isEqualTo("combustion-gas");
+      assertThat(flags(new Replaced("pump", 30), wet, new GasChecked(GasColour.BLUE, List.of())))
+          .as("checked")
+          .isEmpty();
+    }
+
+    private static List<String> flags(Observation... observed) {
+      return Assessment.of(of(observed)).flags().stream().map(Flag::word).toList();
     }
   }
 

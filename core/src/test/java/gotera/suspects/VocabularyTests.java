@@ -10,13 +10,9 @@ import gotera.circuit.DripSpot;
 import gotera.circuit.Editing;
 import gotera.circuit.Fastening;
 import gotera.circuit.Features;
-import gotera.evidence.Diagnosis;
-import gotera.evidence.PlaceFacts;
-import gotera.evidence.SignFacts;
 import java.util.ArrayList;
 import java.util.EnumSet;
 import java.util.List;
-import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
@@ -36,10 +32,15 @@ class VocabularyTests {
   void everyNumberIsAProbabilityAndEveryNameHasAStatus() {
     for (PlaceFacts p : vocabulary.places()) {
       assertThat(
-              List.of(p.prior(), p.seenPressed(), p.seenRunning(), p.seenParked(), p.falseAlarm()))
+              List.of(
+                  p.prior(),
+                  p.seen().pressed(),
+                  p.seen().running(),
+                  p.seen().parked(),
+                  p.falseAlarm()))
           .as(p.place())
           .allMatch(x -> x >= 0 && x <= 1);
-      assertThat(p.minutes()).as(p.place()).isPositive();
+      assertThat(p.access().minutes()).as(p.place()).isPositive();
     }
     assertThat(vocabulary.entries())
         .hasSizeGreaterThan(vocabulary.places().size() + vocabulary.signs().size())
@@ -48,10 +49,10 @@ class VocabularyTests {
 
   @Test
   void everySignNamesOnlyPlacesThatExist() {
-    for (SignFacts sign : vocabulary.signs()) {
-      assertThat(sign.causes()).as(sign.sign()).isNotEmpty();
+    for (RegionFacts sign : vocabulary.signs()) {
+      assertThat(sign.causes()).as(sign.name()).isNotEmpty();
       assertThat(sign.causes().keySet())
-          .as(sign.sign())
+          .as(sign.name())
           .allSatisfy(place -> assertThat(vocabulary.place(place)).as(place).isPresent());
     }
   }
@@ -64,17 +65,15 @@ class VocabularyTests {
 
   @Test
   void aSmellInTheCabinRanksTheHeaterCoreAndTheTopHose() {
-    Diagnosis diagnosis =
-        Diagnosis.of(
-            vocabulary.places(CircuitBuilder.of(CircuitPresets.USUAL)),
-            new Diagnosis.Found(
-                Set.of(),
-                List.of(),
-                List.of(vocabulary.sign("sweet-smell-cabin").orElseThrow()),
-                Optional.empty()));
-    assertThat(diagnosis.suspects().get(0).place()).isEqualTo("heater-core.tubes");
-    assertThat(diagnosis.suspects())
-        .extracting(Diagnosis.Suspect::place)
+    Assessment smell =
+        Assessment.of(
+            new Case(
+                CircuitBuilder.of(CircuitPresets.USUAL),
+                List.of(new Observation.Sign("sweet-smell-cabin")),
+                false));
+    assertThat(smell.suspects().get(0).place()).isEqualTo("heater-core.tubes");
+    assertThat(smell.suspects())
+        .extracting(Assessment.Suspect::place)
         .contains("upper-hose.housing-end");
   }
 

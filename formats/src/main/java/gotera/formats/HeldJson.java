@@ -8,24 +8,32 @@ import gotera.quantity.Volume;
 import gotera.range.Range;
 import gotera.suspects.Observation.Held;
 import gotera.suspects.Observation.Outcome;
+import gotera.suspects.Observation.Scope;
 import gotera.uncertainty.DecisionLimits;
 import gotera.word.Worded;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /** Reads and writes a hold among the findings of a job. */
 final class HeldJson {
+  private static final String HOT = "hot-running";
+
   private HeldJson() {}
 
   static Optional<Held> read(JsonMembers f) {
-    f.word("state", List.of("cold", "cold-pressure", "hot-running"));
+    boolean hot =
+        f.word("state", List.of("cold", "cold-pressure", HOT)).filter(HOT::equals).isPresent();
     Optional<VerdictKind> verdict = f.choice("verdict", VerdictKind.class);
     Optional<Outcome> outcome = outcome(f, verdict);
     OptionalDouble rated = f.number("rated_kpa", Range.RATED);
     String loop = f.word("loop", Worded.words(Branch.class)).orElse("");
+    Set<Branch> cutOff = BranchesJson.read(f, "cut_off");
+    boolean shut =
+        f.word("heater_valve", List.of("open", "shut")).filter("shut"::equals).isPresent();
     boolean afterRepair = f.flag("after_repair", false);
     List<SiteFlow> caught = f.elements("caught").stream().flatMap(c -> caught(c).stream()).toList();
     return outcome.map(
@@ -34,7 +42,7 @@ final class HeldJson {
                 verdict.orElseGet(() -> usual(o)),
                 o,
                 rated.orElse(Held.USUAL_RATED),
-                loop,
+                new Scope(loop, hot, cutOff, shut),
                 afterRepair,
                 caught));
   }
@@ -79,6 +87,7 @@ final class HeldJson {
 
   static void write(ObjectNode n, Held held) {
     n.put("check", "pressure-test").put("verdict", held.verdict().word());
+    n.put("state", held.scope().hot() ? HOT : "cold");
     if (held.outcome() instanceof Outcome.Rate r) {
       n.put("rate_ml_per_min", r.rate()).put("u", r.u()).put("law", r.law().word());
     } else if (held.outcome() instanceof Outcome.AtLeast least) {
@@ -87,6 +96,10 @@ final class HeldJson {
     n.put("rated_kpa", held.ratedKpa());
     if (!held.loop().isEmpty()) {
       n.put("loop", held.loop());
+    }
+    BranchesJson.write(n, "cut_off", held.scope().cutOff());
+    if (held.scope().heaterValveShut()) {
+      n.put("heater_valve", "shut");
     }
     if (held.afterRepair()) {
       n.put("after_repair", true);

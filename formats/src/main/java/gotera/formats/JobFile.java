@@ -4,6 +4,7 @@ import gotera.circuit.CircuitBuilder;
 import gotera.circuit.CircuitEdit;
 import gotera.circuit.Editing;
 import gotera.circuit.Features;
+import gotera.suspects.AsNow;
 import gotera.suspects.Case;
 import gotera.suspects.Observation;
 import java.util.List;
@@ -13,14 +14,11 @@ import java.util.List;
  *
  * @param features what the circuit is built from
  * @param edits what was changed on it, in order
- * @param heaterValveShut whether the heater's valve is shut now
+ * @param now how the circuit stands now
  * @param observed what was observed, in order of time
  */
 public record JobFile(
-    Features features,
-    List<CircuitEdit> edits,
-    boolean heaterValveShut,
-    List<Observation> observed) {
+    Features features, List<CircuitEdit> edits, AsNow now, List<Observation> observed) {
   /** Keeps its own copies. */
   public JobFile {
     edits = List.copyOf(edits);
@@ -29,6 +27,6 @@ public record JobFile(
 
   /** What is to be assessed. */
   public Case job() {
-    return new Case(Editing.all(CircuitBuilder.of(features), edits), observed, heaterValveShut);
+    return new Case(Editing.all(CircuitBuilder.of(features), edits), observed, now);
   }
 }

@@ -1,5 +1,7 @@
 package gotera.formats;
 
+import gotera.balance.SiteFlow;
+import gotera.circuit.Branch;
 import gotera.circuit.Circuit;
 import gotera.circuit.CircuitBuilder;
 import gotera.circuit.CircuitEdit;
@@ -13,13 +15,14 @@ import gotera.circuit.Features.Extra;
 import gotera.circuit.Features.Fill;
 import gotera.circuit.Features.Orientation;
 import gotera.dye.Glow;
-import gotera.evidence.PlaceFacts;
-import gotera.evidence.SignFacts;
 import gotera.look.LookState;
 import gotera.look.Sight;
+import gotera.quantity.LeakRate;
 import gotera.range.Range;
+import gotera.suspects.AsNow;
 import gotera.suspects.Observation;
 import gotera.suspects.Observation.GasColour;
+import gotera.suspects.PlaceFacts;
 import gotera.suspects.Vocabulary;
 import gotera.word.Worded;
 import java.util.ArrayList;
@@ -28,6 +31,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /**
  * Reads the part of a job, {@code gotera-job/1}, that suspects are ranked by. Names are those of
@@ -38,7 +42,10 @@ public final class JobJson {
   static final String FORMAT = "gotera-job/1";
   private static final String NOT_LOOKED = "not-looked";
   private static final List<String> CHECKS =
-      List.of("look", "pressure-test", "combustion-gas", "drip", "dye", "blot", "repair");
+      Stream.concat(
+              Stream.of("look", "pressure-test", "combustion-gas", "drip", "dye", "blot", "repair"),
+              CheckedJson.CHECKS.stream())
+          .toList();
 
   private final Problems problems = new Problems();
   private final List<Observation> observed = new ArrayList<>();
@@ -60,14 +67,14 @@ public final class JobJson {
     Optional<JsonMembers> vehicle = m.object("vehicle");
     Features features = vehicle.map(JobJson::features).orElse(CircuitPresets.USUAL);
     List<CircuitEdit> edits = vehicle.map(CircuitEditJson::read).orElse(List.of());
-    boolean shut = vehicle.flatMap(v -> v.object("as_now")).filter(JobJson::heaterShut).isPresent();
+    AsNow now = vehicle.flatMap(v -> v.object("as_now")).map(JobJson::asNow).orElse(AsNow.OPEN);
     vehicle.ifPresent(JsonMembers::refuseUnknown);
     Circuit circuit = circuit(features, edits);
-    m.object("complaint").ifPresent(this::complaint);
-    m.elements("findings").forEach(f -> finding(f, circuit));
+    m.object("complaint").ifPresent(c -> observed.addAll(ComplaintJson.read(c, circuit)));
+    m.elements("findings").forEach(f -> finding(f, circuit, features));
     m.refuseUnknown();
     return problems.isEmpty()
-        ? new ReadOutcome.Accepted<>(new JobFile(features, edits, shut, observed))
+        ? new ReadOutcome.Accepted<>(new JobFile(features, edits, now, observed))
         : problems.rejected();
   }
 
@@ -87,11 +94,12 @@ public final class JobJson {
     return circuit;
   }
 
-  private static boolean heaterShut(JsonMembers now) {
+  private static AsNow asNow(JsonMembers now) {
     boolean shut =
         now.word("heater_valve", List.of("open", "shut")).filter("shut"::equals).isPresent();
+    Set<Branch> cutOff = BranchesJson.read(now, "cut_off");
     now.refuseUnknown();
-    return shut;
+    return new AsNow(cutOff, shut);
   }
 
   /** What the circuit is built from; the usual where the file says nothing. */
@@ -124,25 +132,7 @@ public final class JobJson {
     return new Features(drive, fill, engine, orientation, extras);
   }
 
-  private void complaint(JsonMembers c) {
-    c.number("loss_ml_per_week", Range.LOSS_A_WEEK);
-    c.number("hot_hours_per_week", Range.HOT_HOURS_A_WEEK);
-    List<String> signs = Vocabulary.published().signs().stream().map(SignFacts::sign).toList();
-    for (String sign : c.texts("signs")) {
-      c.known("signs", sign, signs, "a sign").map(Observation.Sign::new).ifPresent(observed::add);
-    }
-    for (JsonMembers h : c.elements("history")) {
-      Optional<String> part = h.text("part");
-      OptionalDouble ago = h.number("replaced_days_ago", Range.DAYS_AGO);
-      h.refuseUnknown();
-      if (part.isPresent() && ago.isPresent()) {
-        observed.add(new Observation.Replaced(part.get(), ago.getAsDouble()));
-      }
-    }
-    c.refuseUnknown();
-  }
-
-  private void finding(JsonMembers f, Circuit circuit) {
+  private void finding(JsonMembers f, Circuit circuit, Features features) {
     String check = f.word("check", CHECKS).orElse("");
     Optional<? extends Observation> read =
         switch (check) {
@@ -151,9 +141,10 @@ public final class JobJson {
           case "dye" -> dye(f, circuit);
           case "blot" -> blot(f, circuit);
           case "pressure-test" -> HeldJson.read(f);
-          case "combustion-gas" -> gas(f);
+          case "combustion-gas" -> gas(f, features);
           case "repair" -> Optional.of(new Observation.Repaired());
-          default -> Optional.empty();
+          case "" -> Optional.empty();
+          default -> CheckedJson.read(check, f, circuit, features);
         };
     if (!f.has("check")) {
       f.refuse("check", "nothing", "one of " + String.join(", ", CHECKS));
@@ -169,36 +160,67 @@ public final class JobJson {
     Optional<LookState> state = f.choice("state", LookState.class);
     Optional<String> at = place(f, circuit);
     OptionalDouble gauge = f.number("at_kpa", Range.PRESSED);
-    OptionalDouble drops = f.number("drops_per_min", Range.DROPS);
+    Optional<SiteFlow> counted = counted(f, gauge);
+    boolean dried = f.flag("dried_before", false);
+    String removed = f.text("removed").orElse("");
     return at.flatMap(
         place ->
             saw.flatMap(s -> Worded.of(Sight.class, s))
                 .map(
                     s ->
                         new Observation.Looked(
-                            place, state.orElse(LookState.PARKED), s, gauge, drops)));
+                            place,
+                            state.orElse(LookState.PARKED),
+                            s,
+                            gauge,
+                            counted,
+                            dried,
+                            removed)));
+  }
+
+  private static Optional<SiteFlow> counted(JsonMembers f, OptionalDouble gauge) {
+    OptionalDouble drops = f.number("drops_per_min", Range.DROPS);
+    if (!f.has("ml_per_min")) {
+      return Observation.Looked.drops(drops, gauge);
+    }
+    OptionalDouble rate = f.number("ml_per_min", Range.SITE_RATE);
+    OptionalDouble u = f.required("u", Range.RATE_U);
+    return rate.isEmpty() || u.isEmpty()
+        ? Optional.empty()
+        : Optional.of(
+            new SiteFlow.Metered(
+                new LeakRate(rate.getAsDouble()),
+                u.getAsDouble(),
+                Observation.Looked.pressure(gauge)));
   }
 
   /** The place that a finding is at. */
-  private static Optional<String> place(JsonMembers f, Circuit circuit) {
+  static Optional<String> place(JsonMembers f, Circuit circuit) {
     List<String> places =
         Vocabulary.published().places(circuit).stream().map(PlaceFacts::place).toList();
     return f.requiredText("at", "a place").flatMap(p -> f.known("at", p, places, "a place"));
   }
 
   private static Optional<Observation> drip(JsonMembers f, Circuit circuit) {
-    boolean running =
-        f.choice("state", LookState.class).filter(s -> s == LookState.RUNNING).isPresent();
+    LookState state = f.choice("state", LookState.class).orElse(LookState.COLD);
     List<String> spots = DripSpot.in(circuit).stream().map(DripSpot::word).toList();
     return f.requiredText("at", "a spot")
         .flatMap(p -> f.known("at", p, spots, "a spot"))
         .flatMap(w -> Worded.of(DripSpot.class, w))
-        .map(s -> new Observation.Dripped(s, running));
+        .map(s -> new Observation.Dripped(s, state));
   }
 
   private static Optional<Observation> dye(JsonMembers f, Circuit circuit) {
     Optional<Glow> glow = f.choice("saw", Glow.class);
-    return place(f, circuit).flatMap(p -> glow.map(g -> new Observation.Scanned(p, g)));
+    List<String> places = new ArrayList<>(Vocabulary.published().words("place"));
+    places.removeIf(p -> Vocabulary.published().place(p).isPresent() && !isPlace(p, circuit));
+    circuit.joints().stream()
+        .map(Circuit.Joint::code)
+        .filter(j -> !places.contains(j))
+        .forEach(places::add);
+    return f.requiredText("at", "a place")
+        .flatMap(p -> f.known("at", p, places, "a place"))
+        .flatMap(p -> glow.map(g -> new Observation.Scanned(p, g)));
   }
 
   private static Optional<Observation> blot(JsonMembers f, Circuit circuit) {
@@ -207,8 +229,20 @@ public final class JobJson {
         .flatMap(p -> saw.map(s -> new Observation.Blotted(p, s.equals("damp"))));
   }
 
-  private static Optional<Observation> gas(JsonMembers f) {
+  private static boolean isPlace(String place, Circuit circuit) {
+    return Vocabulary.published().places(circuit).stream().anyMatch(p -> p.place().equals(place));
+  }
+
+  /**
+   * Petrol turns the fluid yellow, diesel green; a colour that this fuel cannot give is refused.
+   */
+  private static Optional<Observation> gas(JsonMembers f, Features features) {
+    CheckedJson.burns(f, features, "combustion-gas");
     Optional<GasColour> result = f.choice("result", GasColour.class);
+    GasColour never = features.drive() == Drive.DIESEL ? GasColour.YELLOW : GasColour.GREEN;
+    if (result.filter(r -> r == never).isPresent()) {
+      f.refuse("result", never.word(), "a colour that " + features.drive().word() + " gives");
+    }
     List<String> failed = f.texts("not_counted");
     return result.map(r -> new Observation.GasChecked(r, failed));
   }

@@ -1,8 +1,10 @@
 package gotera.formats;
 
+import gotera.balance.SiteFlow;
 import gotera.circuit.Features;
 import gotera.circuit.Features.Extra;
-import gotera.look.LookState;
+import gotera.suspects.AsNow;
+import gotera.suspects.Checked;
 import gotera.suspects.Observation;
 import gotera.suspects.Observation.Blotted;
 import gotera.suspects.Observation.Dripped;
@@ -10,9 +12,7 @@ import gotera.suspects.Observation.GasChecked;
 import gotera.suspects.Observation.Held;
 import gotera.suspects.Observation.Looked;
 import gotera.suspects.Observation.Repaired;
-import gotera.suspects.Observation.Replaced;
 import gotera.suspects.Observation.Scanned;
-import gotera.suspects.Observation.Sign;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -28,10 +28,10 @@ public final class JobWriter {
     ObjectNode n = MAPPER.createObjectNode();
     n.put("format", JobJson.FORMAT);
     vehicle(n.putObject("vehicle"), job);
-    complaint(n.putObject("complaint"), job);
+    ComplaintJson.write(n.putObject("complaint"), job.observed());
     ArrayNode findings = n.putArray("findings");
     for (Observation o : job.observed()) {
-      if (!(o instanceof Sign) && !(o instanceof Replaced)) {
+      if (!ComplaintJson.is(o)) {
         finding(findings.addObject(), o);
       }
     }
@@ -54,20 +54,19 @@ public final class JobWriter {
       ArrayNode edits = n.putArray("edits");
       job.edits().forEach(e -> CircuitEditJson.write(edits, e));
     }
-    if (job.heaterValveShut()) {
-      n.putObject("as_now").put("heater_valve", "shut");
+    if (!job.now().equals(AsNow.OPEN)) {
+      ObjectNode now = n.putObject("as_now");
+      BranchesJson.write(now, "cut_off", job.now().cutOff());
+      now.put("heater_valve", job.now().heaterValveShut() ? "shut" : "open");
     }
   }
 
-  private static void complaint(ObjectNode n, JobFile job) {
-    ArrayNode signs = n.putArray("signs");
-    ArrayNode history = n.putArray("history");
-    for (Observation o : job.observed()) {
-      if (o instanceof Sign sign) {
-        signs.add(sign.sign());
-      } else if (o instanceof Replaced r) {
-        history.addObject().put("part", r.part()).put("replaced_days_ago", r.daysAgo());
-      }
+  private static void flow(ObjectNode n, SiteFlow flow) {
+    if (flow instanceof SiteFlow.Drops drops) {
+      n.put("drops_per_min", drops.perMinute());
+    } else {
+      n.put("ml_per_min", flow.rate().millilitresPerMinute());
+      flow.ownU().ifPresent(u -> n.put("u", u));
     }
   }
 
@@ -76,10 +75,16 @@ public final class JobWriter {
       n.put("check", "look").put("at", look.place()).put("state", look.state().word());
       n.put("saw", look.saw().word());
       look.gauge().ifPresent(kpa -> n.put("at_kpa", kpa));
-      look.dropsPerMinute().ifPresent(drops -> n.put("drops_per_min", drops));
+      look.counted().ifPresent(flow -> flow(n, flow));
+      if (look.driedBefore()) {
+        n.put("dried_before", true);
+      }
+      if (!look.removed().isEmpty()) {
+        n.put("removed", look.removed());
+      }
     } else if (o instanceof Dripped drip) {
       n.put("check", "drip").put("at", drip.spot().word());
-      n.put("state", (drip.running() ? LookState.RUNNING : LookState.COLD).word());
+      n.put("state", drip.state().word());
     } else if (o instanceof Scanned scan) {
       n.put("check", "dye").put("at", scan.place()).put("saw", scan.glow().word());
     } else if (o instanceof Blotted blot) {
@@ -90,6 +95,8 @@ public final class JobWriter {
       n.put("check", "combustion-gas").put("result", gas.colour().word());
       ArrayNode failed = n.putArray("not_counted");
       gas.notCounted().forEach(failed::add);
+    } else if (o instanceof Checked checked) {
+      CheckedJson.write(n, checked);
     } else if (o instanceof Repaired) {
       n.put("check", "repair");
     } else {

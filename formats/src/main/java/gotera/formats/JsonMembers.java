@@ -101,6 +101,14 @@ final class JsonMembers {
     return word(name, Worded.words(choice)).flatMap(w -> Worded.of(choice, w));
   }
 
+  /** One of a choice that must be made. */
+  <E extends Enum<E> & Worded> Optional<E> requiredChoice(String name, Class<E> choice) {
+    if (!has(name)) {
+      refuse(name, "nothing", "one of " + String.join(", ", Worded.words(choice)));
+    }
+    return choice(name, choice);
+  }
+
   /** A word among those that are known; another one is refused with the nearest. */
   Optional<String> known(String name, String word, List<String> known, String expected) {
     if (!known.contains(word)) {

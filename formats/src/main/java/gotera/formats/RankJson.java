@@ -1,11 +1,9 @@
 package gotera.formats;
 
-import gotera.evidence.Check;
-import gotera.evidence.Diagnosis;
 import gotera.evidence.Posterior;
 import gotera.suspects.Assessment;
 import gotera.suspects.Case;
-import gotera.suspects.Flag;
+import gotera.suspects.Proposal;
 import gotera.suspects.Vocabulary;
 import java.util.List;
 import tools.jackson.databind.json.JsonMapper;
@@ -25,49 +23,45 @@ public final class RankJson {
     ObjectNode n = MAPPER.createObjectNode();
     n.put("job", job);
     ArrayNode suspects = n.putArray("suspects");
-    for (Diagnosis.Suspect s : assessment.suspects()) {
+    for (Assessment.Suspect s : assessment.suspects()) {
       ObjectNode suspect = suspects.addObject();
       suspect.put("joint", s.place()).put("probability", rounded(s.probability()));
       ArrayNode reasons = suspect.putArray("reasons");
       for (Posterior.Reason r : s.reasons()) {
-        reasons
-            .addObject()
-            .put("finding", r.finding().toString())
-            .put("log_ratio", rounded(r.logRatio()));
+        ObjectNode reason = reasons.addObject().put("finding", r.finding().toString());
+        if (!r.finding().state().isEmpty()) {
+          reason.put("state", r.finding().state());
+        }
+        reason.put("log_ratio", rounded(r.logRatio()));
       }
     }
-    assessment
-        .diagnosis()
-        .found()
-        .rate()
+    n.put("nothing_leaks", rounded(assessment.nothingLeaks()));
+    observed
+        .balance()
         .ifPresent(
-            r ->
+            b ->
                 n.putObject("balance")
-                    .put("unexplained_ml_per_min", rounded(r.left()))
-                    .put("u_ml_per_min", rounded(r.u())));
+                    .put("unexplained_ml_per_min", rounded(b.unexplained()))
+                    .put("u_ml_per_min", rounded(b.unexplainedU())));
     next(n.putArray("next"), assessment);
     ArrayNode flags = n.putArray("flags");
-    observed.flags().forEach(f -> flags.add(flag(f)));
+    assessment.flags().forEach(f -> flags.add(f.word()));
     return MAPPER.writeValueAsString(n);
   }
 
   private static void next(ArrayNode next, Assessment assessment) {
-    if (assessment.repairComesNext()) {
-      next.addObject().put("check", "repair");
+    for (Proposal p : assessment.next().stream().limit(MOST_CHECKS).toList()) {
+      ObjectNode n = next.addObject().put("check", p.what().toString());
+      if (!p.what().state().isEmpty()) {
+        n.put("state", p.what().state());
+      }
+      n.put("minutes", p.minutes()).put("bits", rounded(p.bits()));
+      ArrayNode first = n.putArray("first");
+      p.first().forEach(f -> first.add(f.word()));
+      ArrayNode settles = n.putArray("settles");
+      p.settles().forEach(settles::add);
+      n.put("why", p.why().word());
     }
-    for (Check.Ranked r : assessment.next().stream().limit(MOST_CHECKS).toList()) {
-      next.addObject()
-          .put("check", r.check().label().toString())
-          .put("minutes", r.check().minutes())
-          .put("bits", rounded(r.bits()));
-    }
-  }
-
-  private static String flag(Flag flag) {
-    return flag instanceof Flag.SamePart same
-        ? "gas-check-first:" + same.part()
-        : "combustion-gas-does-not-count:"
-            + String.join(",", ((Flag.GasDoesNotCount) flag).conditions());
   }
 
   /** The vocabulary, one JSON object a line. */

@@ -3,6 +3,7 @@ package gotera.formats;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import gotera.balance.SiteFlow;
+import gotera.circuit.Branch;
 import gotera.circuit.Circuit;
 import gotera.circuit.CircuitBuilder;
 import gotera.circuit.CircuitEdit;
@@ -12,19 +13,23 @@ import gotera.circuit.Editing;
 import gotera.circuit.Fastening;
 import gotera.circuit.Features;
 import gotera.dye.Glow;
-import gotera.evidence.PlaceFacts;
 import gotera.formats.ReadOutcome.Accepted;
 import gotera.formats.ReadOutcome.Rejected;
+import gotera.look.Condition;
 import gotera.look.LookState;
 import gotera.look.Sight;
 import gotera.pressure.law.LeakLaw;
 import gotera.pressure.verdict.VerdictKind;
 import gotera.quantity.Volume;
+import gotera.suspects.AsNow;
 import gotera.suspects.Assessment;
+import gotera.suspects.Checked;
 import gotera.suspects.Observation;
 import gotera.suspects.Observation.GasColour;
 import gotera.suspects.Observation.Held;
 import gotera.suspects.Observation.Outcome;
+import gotera.suspects.PlaceFacts;
+import gotera.suspects.Told;
 import gotera.suspects.Vocabulary;
 import gotera.testkit.Seeds;
 import java.util.ArrayList;
@@ -32,6 +37,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Random;
+import java.util.Set;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Nested;
 import org.junit.jupiter.api.Test;
@@ -83,6 +89,40 @@ class JobJsonTests {
     }
 
     @Test
+    void whatThisVehicleCannotHaveOrGive() {
+      String diesel =
+          "{\"format\":\"gotera-job/1\",\"vehicle\":{\"energy\":\"diesel\"},\"findings\":[";
+      assertThat(problems(diesel + "{\"check\":\"combustion-gas\",\"result\":\"yellow\"}]}"))
+          .contains("findings[0].result")
+          .contains("diesel");
+      String electric =
+          "{\"format\":\"gotera-job/1\",\"vehicle\":{\"energy\":\"electric\"},\"findings\":[";
+      for (String check :
+          List.of(
+              "{\"check\":\"combustion-gas\",\"result\":\"blue\"}",
+              "{\"check\":\"bubbles\",\"result\":\"quiet\"}",
+              "{\"check\":\"cylinder\",\"at\":\"cylinder-1\",\"saw\":\"wet\"}",
+              "{\"check\":\"fluid\",\"at\":\"dipstick\",\"saw\":\"clean\"}")) {
+        assertThat(problems(electric + check + "]}")).as(check).contains("findings[0].check");
+      }
+    }
+
+    @Test
+    void aCheckOfTheInsideThatSaysNothing() {
+      assertThat(problem("{\"check\":\"condition\",\"at\":\"cap.neck\"}")).contains("saw");
+      assertThat(problem("{\"check\":\"cylinder\",\"at\":\"cylinder-99\",\"saw\":\"wet\"}"))
+          .contains("findings[0].at");
+      assertThat(problem("{\"check\":\"two-temperatures\",\"upper_c\":90}"))
+          .contains("lower_c")
+          .contains("idling_min");
+      assertThat(problem("{\"check\":\"level-watch\",\"lost_ml\":1,\"days\":0,\"hot_hours\":2}"))
+          .contains("days");
+      assertThat(
+              problem("{\"check\":\"look\",\"at\":\"cap.neck\",\"saw\":\"wet\",\"ml_per_min\":2}"))
+          .contains("findings[0].u");
+    }
+
+    @Test
     void aLookWithoutAPlace() {
       assertThat(problem("{\"check\":\"look\",\"saw\":\"dry\"}")).contains("findings[0].at");
     }
@@ -128,17 +168,26 @@ class JobJsonTests {
     List<CircuitEdit> edits = edits(random, CircuitBuilder.of(features));
     Circuit circuit = Editing.all(CircuitBuilder.of(features), edits);
     List<Observation> observed = new ArrayList<>();
-    // the file tells the complaint before the findings
-    if (random.nextBoolean()) {
-      observed.add(new Observation.Sign("puddle-overnight"));
-    }
-    if (random.nextBoolean()) {
-      observed.add(new Observation.Replaced("pump", random.nextInt(900)));
-    }
+    // the file tells the complaint before the findings, and of it in this order
+    told(random, circuit).stream().filter(o -> random.nextBoolean()).forEach(observed::add);
     for (int i = random.nextInt(12); i > 0; i--) {
-      observed.add(finding(random, circuit));
+      observed.add(finding(random, circuit, features.drive()));
     }
-    return new JobFile(features, edits, random.nextBoolean(), observed);
+    AsNow now =
+        new AsNow(
+            random.nextBoolean() ? Set.of() : Set.of(one(random, Branch.values())),
+            random.nextBoolean());
+    return new JobFile(features, edits, now, observed);
+  }
+
+  private static List<Observation> told(Random random, Circuit circuit) {
+    return List.of(
+        new Observation.Sign("puddle-overnight"),
+        new Told.Loss(Seeds.between(random, 1, 5000), maybe(random, 1, 60)),
+        new Told.Puddle(one(random, DripSpot.in(circuit).toArray(new DripSpot[0]))),
+        new Told.Ground(one(random, Told.Surface.values())),
+        new Told.Trips(one(random, Told.Length.values())),
+        new Observation.Replaced("pump", random.nextInt(900)));
   }
 
   private static List<CircuitEdit> edits(Random random, Circuit circuit) {
@@ -162,25 +211,64 @@ class JobJsonTests {
     return edits;
   }
 
-  private static Observation finding(Random random, Circuit circuit) {
+  private static Observation checked(Random random, String place, Features.Drive drive) {
+    List<Observation> any =
+        List.of(
+            new Checked.Felt(place, one(random, Condition.values())),
+            new Checked.TwoTemperatures(
+                Seeds.between(random, 0, 110), Seeds.between(random, 0, 110), random.nextInt(60)),
+            new Checked.Hissed(one(random, Checked.Hiss.values()), maybe(random, 0, 90)),
+            new Checked.LevelWatched(
+                Seeds.between(random, -5, 500), random.nextInt(40) + 1, 12, 5));
+    List<Observation> burning =
+        List.of(
+            new Checked.Bubbled(
+                one(random, Checked.Bubbles.values()),
+                maybe(random, 0.1, 20),
+                random.nextBoolean() ? List.of() : List.of("not-warm")),
+            new Checked.InCylinder(
+                random.nextInt(8) + 1,
+                random.nextBoolean(),
+                maybe(random, 0, 60),
+                maybe(random, 1, 30),
+                random.nextBoolean()),
+            new Checked.FluidSeen(
+                one(random, Checked.Fluid.values()), one(random, Checked.Look.values())));
+    boolean burns = drive != Features.Drive.ELECTRIC && random.nextBoolean();
+    List<Observation> of = burns ? burning : any;
+    return of.get(random.nextInt(of.size()));
+  }
+
+  private static Observation gas(Random random, Features.Drive drive) {
+    GasColour turned = drive == Features.Drive.DIESEL ? GasColour.GREEN : GasColour.YELLOW;
+    return new Observation.GasChecked(random.nextBoolean() ? GasColour.BLUE : turned, List.of());
+  }
+
+  private static Observation finding(Random random, Circuit circuit, Features.Drive drive) {
     List<PlaceFacts> places = Vocabulary.published().places(circuit);
     String place = places.get(random.nextInt(places.size())).place();
-    return switch (random.nextInt(8)) {
+    boolean joint = circuit.joint(place).isPresent();
+    return switch (random.nextInt(10)) {
       case 0 ->
           new Observation.Dripped(
-              one(random, DripSpot.in(circuit).toArray(new DripSpot[0])), random.nextBoolean());
-      case 1 -> new Observation.Scanned(place, one(random, Glow.values()));
-      case 2 -> new Observation.GasChecked(one(random, GasColour.values()), List.of());
+              one(random, DripSpot.in(circuit).toArray(new DripSpot[0])),
+              one(random, LookState.values()));
+      case 1 ->
+          new Observation.Scanned(joint ? place : "elsewhere.front", one(random, Glow.values()));
+      case 2 -> drive == Features.Drive.ELECTRIC ? new Observation.Repaired() : gas(random, drive);
       case 3 -> new Observation.Repaired();
       case 4 -> held(random);
       case 5 -> new Observation.Blotted(place, random.nextBoolean());
+      case 6, 7 -> checked(random, place, drive);
       default ->
           new Observation.Looked(
               place,
               one(random, LookState.values()),
               one(random, Sight.values()),
               maybe(random, 0, 200),
-              maybe(random, 0, 60));
+              Optional.empty(),
+              random.nextBoolean(),
+              random.nextBoolean() ? "" : "splash guard");
     };
   }
 
@@ -203,7 +291,11 @@ class JobJsonTests {
         one(random, VerdictKind.values()),
         outcome,
         Seeds.between(random, 50, 200),
-        random.nextBoolean() ? "" : "drive",
+        new Observation.Scope(
+            random.nextBoolean() ? "" : "drive",
+            random.nextBoolean(),
+            random.nextBoolean() ? Set.of() : Set.of(Branch.HEATER, Branch.TANK),
+            random.nextBoolean()),
         random.nextBoolean(),
         caught);
   }

@@ -8,6 +8,7 @@ import gotera.circuit.Features;
 import gotera.circuit.Features.Extra;
 import gotera.formats.JobJson;
 import gotera.formats.ReadOutcome;
+import gotera.look.LookState;
 import gotera.web.circuit.CircuitService;
 import gotera.web.circuit.DripService;
 import gotera.web.circuit.EngineTypeService;
@@ -193,7 +194,7 @@ class CircuitPagesTests {
     UUID id = UUID.fromString(job);
     types.edit(id, new CircuitEdit.Rename("rear-heater-core", "Rear box"), "bench");
     types.edit(id, new CircuitEdit.Rename("radiator", "Front box"), "bench");
-    application.bean(DripService.class).write(id, DripSpot.HEATER_DRAIN, false, "bench");
+    application.bean(DripService.class).write(id, DripSpot.HEATER_DRAIN, LookState.COLD, "bench");
     types.build(
         id,
         "rebuilt type",

@@ -77,6 +77,7 @@ class FromOutsideTests {
       bench.reading("95");
       bench.click("Place seen");
       bench.shows(".so-far summary", "Place seen, not measured");
+      bench.shows(".so-far-flag", "the site is known, the rate is not");
       bench.step("Fill up");
       bench.fill("How much", "1.4 L");
       bench.click("Save");
@@ -95,7 +96,13 @@ class FromOutsideTests {
       bench.click("Wet");
       bench.shows(".joint-last", "wet, at 55.0 kPa");
       bench.shows(".joint-last", "break is dull");
+      bench.unfold("Hose, clamp or bearing");
+      bench.click("Clamp broken, break dull: old");
+      bench.shows("#felt", "Clamp broken, break dull: old");
       bench.shows(".suspects li", "Lower hose, radiator end");
+      bench.shows(".suspects li", "clamp broken here, the break dull: long ago");
+      bench.shows(".suspects li", "wet here");
+      bench.shows(".next-check", "Lower hose, radiator end");
 
       bench.step("Intake");
       bench.fill("Vehicle", "Orvia 16 " + hand);
@@ -274,7 +281,7 @@ class FromOutsideTests {
       bench.click("Dark");
       bench.shows("#joint-list", "dark, but no dye has been here");
       bench.shows(".suspects li", "Pump, hidden gasket");
-      bench.shows(".suspects li", "glows since the dye");
+      bench.shows(".suspects li", "new glow here");
       bench.open(bench.jobPath() + "/history");
       bench.shows("main", "Dye: put in, matches the coolant");
       bench.shows("main", "Wait begun: dye flowing");
@@ -314,6 +321,7 @@ class FromOutsideTests {
       bench.click("Glows");
       bench.shows(".said-list", "New glow: Expansion tank, seam");
       bench.shows(".suspects li", "Expansion tank, seam");
+      bench.shows(".suspects li", "new glow here");
       bench.joint("tank.seam");
       bench.fill("Size of the glow, mm", "wide");
       bench.click("Glows");
@@ -340,7 +348,7 @@ class FromOutsideTests {
       bench.click("off the gearbox");
       assertThat(bench.page.locator(".traced b").allInnerTexts()).contains("Outlet neck, O-ring");
       bench.shows(".suspects", "Outlet neck, O-ring");
-      bench.shows(".suspects", "it drips below");
+      bench.shows(".suspects", "drips off the gearbox");
       bench.focus("#circuit");
       bench.page.keyboard().press("+");
       bench.until("document.querySelector('#circuit svg').style.width === '140%'");
@@ -361,7 +369,73 @@ class FromOutsideTests {
       bench.follow("a[href*='dark=true']");
       bench.counts(".dark-bay", 1);
       bench.open(bench.jobPath() + "/history");
-      bench.shows("main", "Drip: off the gearbox, engine standing");
+      bench.shows("main", "Drip: off the gearbox, cold, no pressure");
+    }
+  }
+
+  /** Drops off an engine mount: above and ahead of it, and the first bead on a dried plug. */
+  @ParameterizedTest
+  @EnumSource(
+      value = Hand.class,
+      names = {"TOUCH", "KEYBOARD"})
+  void offAnEngineMountItLeadsForwardAndUp(Hand hand, Application.Running application) {
+    try (Bench bench = Bench.of(application).by(hand)) {
+      bench.job("Moltan 52 " + hand, "Drips off an engine mount");
+      bench.circuit("5.2 V along " + hand, "v-along-automatic");
+      bench.click("Find on it");
+      bench.unfold("Where does it drip?");
+      bench.page.locator("#drips input[value=cold-pressure] + span").click();
+      bench.click("off the engine mount");
+      List<String> traced = bench.page.locator(".traced b").allInnerTexts();
+      assertThat(traced.subList(0, 2))
+          .containsExactlyInAnyOrder("Core plug, front", "Core plug, rear");
+      bench.shows(".suspects li", "Core plug");
+      bench.shows(".suspects li", "drips off the engine mount, cold, under pressure");
+      bench.shows(".next-check", "Core plug");
+      bench.shows(".next-check", "what was seen leads there");
+      bench.joint("block.core-plug-front");
+      bench.page.locator("#joint-panel input[value=cold-pressure] + span").click();
+      bench.page.locator("input[name=dried]").check();
+      bench.click("Wet");
+      bench.shows(".joint-last", "wet, dried before");
+      bench.shows(".suspects li", "Core plug, front");
+      bench.shows(".suspects li", "dried, and the first bead came here, cold, under pressure");
+      bench.shows(".next-check", "Repair what was found");
+      bench.open(bench.jobPath() + "/history");
+      bench.shows("main", "dried before");
+    }
+  }
+
+  /** Inside: what does not count says so and moves nothing; what is wrong is told at its place. */
+  @ParameterizedTest
+  @EnumSource(
+      value = Hand.class,
+      names = {"TOUCH", "KEYBOARD"})
+  void anInsideCheckThatDoesNotCountSaysSo(Hand hand, Application.Running application) {
+    try (Bench bench = Bench.of(application).by(hand)) {
+      bench.job("Corva 24 inside " + hand, "Dry outside, topped up again and again");
+      bench.step("Inside");
+      String before = bench.text(".suspects");
+      bench.page.locator("input[value=coolant-drawn-in] + span").click();
+      bench.click("turned yellow");
+      bench.shows(".so-far-flag", "The gas check does not count (coolant was drawn in)");
+      bench.shows(".next-check", "Check for combustion gas");
+      assertThat(bench.text(".suspects")).isEqualTo(before);
+      bench.fill("Cylinder", "third");
+      bench.fill("Minutes under pressure", "14");
+      bench.click("Wet after pressure");
+      bench.shows("#number-problem", "Please enter");
+      bench.holds("#minutes", "14");
+      bench.fill("Cylinder", "3");
+      bench.click("Wet after pressure");
+      bench.shows("#inside-log", "Cylinder 3: wet after pressure, 14 min");
+      bench.shows(".so-far-flag", "plugs out before the engine is turned");
+      bench.shows(".suspects li", "Inside: a cylinder");
+      bench.shows(".suspects li", "coolant in a cylinder");
+      bench.click("Undo: Cylinder 3");
+      bench.counts("#inside-log li", 1);
+      assertThat(bench.text(".suspects")).isEqualTo(before);
+      bench.shows(".rail", "1 found");
     }
   }
 

@@ -27,13 +27,13 @@ final class Pictures {
           "find-phone=2:find?joint=lower-hose.radiator-end@phone",
           "circuit=3:circuit",
           "dye-dark-bay=4:dye?dark=true&joint=pump.block-gasket",
-          "gross=1:pressure-test",
+          "suspects=2:suspects",
           "re-test=3:re-test",
           "re-test-print=3:re-test/print",
           "plan=2:pressure-test/plan",
           "level-watch=3:level-watch",
           "hand-over=3:hand-over",
-          "equipment=/equipment");
+          "inside=2:inside");
 
   private Pictures() {}
 

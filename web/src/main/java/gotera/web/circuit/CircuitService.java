@@ -155,6 +155,7 @@ public class CircuitService {
         s.state,
         optional(s.dropsPerMinute),
         optional(s.pressureKpa),
+        s.driedBefore,
         s.note,
         Optional.ofNullable(s.photoId),
         s.writtenAt,

@@ -1,6 +1,7 @@
 package gotera.web.circuit;
 
 import gotera.circuit.DripSpot;
+import gotera.look.LookState;
 import gotera.web.figures.Entry;
 import gotera.web.frame.NotFound;
 import gotera.web.job.JobService;
@@ -27,13 +28,14 @@ class DripController {
   String drip(
       @PathVariable UUID id,
       @RequestParam(defaultValue = "") String spot,
-      @RequestParam(defaultValue = "false") boolean running,
+      @RequestParam(defaultValue = "") String state,
       Principal principal) {
     jobs.require(id);
     DripSpot seen =
         Worded.of(DripSpot.class, Entry.text(spot, 40))
             .orElseThrow(() -> new NotFound("spot " + spot));
-    drips.write(id, seen, running, principal.getName());
+    LookState then = Worded.of(LookState.class, state).orElse(LookState.COLD);
+    drips.write(id, seen, then, principal.getName());
     return "redirect:/jobs/" + id + "/find";
   }
 

@@ -3,6 +3,7 @@ package gotera.web.circuit;
 import gotera.circuit.Circuit;
 import gotera.circuit.DripSpot;
 import gotera.circuit.DripTrace;
+import gotera.look.LookState;
 import gotera.suspects.Observation.Dripped;
 import gotera.web.finding.Finding;
 import gotera.web.finding.FindingService;
@@ -17,8 +18,6 @@ import org.springframework.stereotype.Service;
 @Service
 public class DripService {
   static final String CHECK = "drip";
-  private static final String RUNNING = "running";
-
   private final FindingService findings;
 
   DripService(FindingService findings) {
@@ -26,9 +25,12 @@ public class DripService {
   }
 
   /** Writes down where it drips. */
-  public void write(UUID jobId, DripSpot spot, boolean running, String by) {
-    findings.write(
-        jobId, FindingService.New.of(CHECK, spot.word(), running ? RUNNING : "standing"), by);
+  public void write(UUID jobId, DripSpot spot, LookState state, String by) {
+    findings.write(jobId, FindingService.New.of(CHECK, spot.word(), state.word()), by);
+  }
+
+  private static LookState state(String word) {
+    return Worded.of(LookState.class, word).orElse(LookState.COLD);
   }
 
   /**
@@ -45,7 +47,7 @@ public class DripService {
         .flatMap(
             f ->
                 Worded.of(DripSpot.class, f.subject())
-                    .map(s -> new Drip(f.at(), new Dripped(s, f.saw().equals(RUNNING))))
+                    .map(s -> new Drip(f.at(), new Dripped(s, state(f.saw()))))
                     .stream())
         .toList();
   }

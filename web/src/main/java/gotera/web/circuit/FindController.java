@@ -1,8 +1,10 @@
 package gotera.web.circuit;
 
+import gotera.look.Condition;
 import gotera.look.LookState;
 import gotera.look.Sight;
 import gotera.suspects.Observation.Looked;
+import gotera.web.figures.Entry;
 import gotera.web.figures.FieldProblems;
 import gotera.web.figures.Figures;
 import gotera.web.frame.NotFound;
@@ -35,6 +37,7 @@ class FindController {
 
   private final CircuitService circuits;
   private final UnderPressure pressure;
+  private final ConditionService conditions;
   private final ReachService reach;
   private final FindPages pages;
   private final PhotoService photos;
@@ -44,6 +47,7 @@ class FindController {
   FindController(
       CircuitService circuits,
       UnderPressure pressure,
+      ConditionService conditions,
       ReachService reach,
       FindPages pages,
       PhotoService photos,
@@ -51,6 +55,7 @@ class FindController {
       Words words) {
     this.circuits = circuits;
     this.pressure = pressure;
+    this.conditions = conditions;
     this.reach = reach;
     this.pages = pages;
     this.photos = photos;
@@ -78,8 +83,12 @@ class FindController {
     return pressure
         .left(id)
         .filter(p -> p.until().isEmpty() || last.filter(l -> after(l, p)).isEmpty())
-        .map(p -> new FindForm(joint, "", PRESSED, "", figures.pressureField(p.kilopascals()), ""))
-        .orElseGet(() -> new FindForm(joint, "", last.map(l -> state(l)).orElse(""), "", "", ""));
+        .map(
+            p ->
+                new FindForm(
+                    joint, "", PRESSED, "", figures.pressureField(p.kilopascals()), "", ""))
+        .orElseGet(
+            () -> new FindForm(joint, "", last.map(l -> state(l)).orElse(""), "", "", "", ""));
   }
 
   private static boolean after(LeakSite look, UnderPressure.Pressed pressed) {
@@ -114,13 +123,29 @@ class FindController {
       return Pages.unprocessable(
           pages.page(id, form, dark, problems.sentences(), figures, model), model);
     }
+    Looked look = new Looked(form.joint(), form.stateThen(), saw.get(), pressure, drops);
     circuits.log(
         id,
-        new Looked(form.joint(), form.stateThen(), saw.get(), pressure, drops),
+        form.dried().isEmpty() ? look : look.dried(),
         form.note(),
         photograph,
         principal.getName());
     return "redirect:/jobs/" + id + "/find?joint=" + form.joint() + (dark ? "&dark=true" : "");
+  }
+
+  @PostMapping("/jobs/{id}/conditions")
+  String condition(
+      @PathVariable UUID id,
+      @RequestParam(defaultValue = "") String joint,
+      @RequestParam(defaultValue = "") String condition,
+      Principal principal) {
+    jobs.require(id);
+    Condition felt =
+        Worded.of(Condition.class, Entry.text(condition, 40))
+            .filter(c -> circuits.circuit(id).joint(joint).isPresent())
+            .orElseThrow(() -> new NotFound("condition " + condition + " at " + joint));
+    conditions.write(id, joint, felt, principal.getName());
+    return "redirect:/jobs/" + id + "/find?joint=" + joint;
   }
 
   @PostMapping("/jobs/{id}/heater-valve")

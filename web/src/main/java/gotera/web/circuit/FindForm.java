@@ -19,10 +19,17 @@ import java.util.stream.Stream;
  * @param state in which state it was looked at
  * @param drops drops counted per minute
  * @param pressure pressure at that moment
+ * @param dried whether the place had been dried before
  * @param note anything else
  */
 record FindForm(
-    String joint, String saw, String state, String drops, String pressure, String note) {
+    String joint,
+    String saw,
+    String state,
+    String drops,
+    String pressure,
+    String dried,
+    String note) {
   static final List<String> STATES =
       Stream.of(
               LookState.COLD,
@@ -40,6 +47,7 @@ record FindForm(
     state = Entry.choice(state, STATES);
     drops = Entry.text(drops, 40);
     pressure = Entry.text(pressure, 40);
+    dried = Entry.text(dried, 10);
     note = Entry.text(note, 2000);
   }
 

@@ -5,12 +5,14 @@ import gotera.circuit.Circuit;
 import gotera.circuit.Circuit.Joint;
 import gotera.circuit.DripSpot;
 import gotera.circuit.DripTrace;
+import gotera.look.Condition;
 import gotera.look.Sight;
 import gotera.web.circuit.Drawings.Wanted;
 import gotera.web.figures.Figures;
 import gotera.web.job.JobPlace;
 import gotera.web.job.Step;
 import gotera.web.words.Words;
+import gotera.word.Worded;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.EnumSet;
@@ -31,6 +33,7 @@ class FindPages {
   private static final int MOST_LOOKS = 6;
 
   private final CircuitService circuits;
+  private final ConditionService conditions;
   private final DripService drips;
   private final ReachService reach;
   private final Drawings drawings;
@@ -39,12 +42,14 @@ class FindPages {
 
   FindPages(
       CircuitService circuits,
+      ConditionService conditions,
       DripService drips,
       ReachService reach,
       Drawings drawings,
       CircuitWords names,
       Words words) {
     this.circuits = circuits;
+    this.conditions = conditions;
     this.drips = drips;
     this.reach = reach;
     this.drawings = drawings;
@@ -104,12 +109,21 @@ class FindPages {
     model.addAttribute(
         "joints", circuit.joints().stream().map(j -> listed(listing, j.code())).toList());
     model.addAttribute("looked", words.say("find.looked", looked, circuit.joints().size()));
+    conditions(id, form, model);
     model.addAttribute("valve", circuit.part("heater-valve").isPresent());
     model.addAttribute("heaterShut", reach.heaterShut(id));
     model.addAttribute("spots", spots(circuit, drip));
     model.addAttribute("traced", drip.map(d -> traced(listing, d)).orElse(null));
     model.addAttribute("chosen", chosen.map(j -> chosen(listing, j)).orElse(null));
     return "circuit/find";
+  }
+
+  /** Conditions that can be said of the chosen joint, and those that were. */
+  private void conditions(UUID id, FindForm form, Model model) {
+    model.addAttribute("conditions", Worded.words(Condition.class));
+    model.addAttribute(
+        "felt",
+        conditions.all(id).stream().filter(c -> c.what().place().equals(form.joint())).toList());
   }
 
   /** Branches that are not in the test. */
@@ -196,6 +210,9 @@ class FindPages {
 
   private String summary(Listing listing, LeakSite site) {
     StringBuilder text = new StringBuilder(words.say("saw." + site.saw().word()));
+    if (site.driedBefore()) {
+      text.append(", ").append(words.say("find.dried-before"));
+    }
     site.dropsPerMinute()
         .ifPresent(d -> text.append(", ").append(words.say("find.drops", Figures.plain(d))));
     site.pressureKpa()

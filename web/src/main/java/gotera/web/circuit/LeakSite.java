@@ -17,6 +17,7 @@ import java.util.UUID;
  * @param state in which state
  * @param dropsPerMinute drops counted there
  * @param pressureKpa the pressure at that moment (kPa)
+ * @param driedBefore whether the place had been dried, so that what was seen is fresh
  * @param note anything else
  * @param photo its photograph
  * @param writtenAt when
@@ -29,6 +30,7 @@ public record LeakSite(
     LookState state,
     OptionalDouble dropsPerMinute,
     OptionalDouble pressureKpa,
+    boolean driedBefore,
     String note,
     Optional<UUID> photo,
     Instant writtenAt,
@@ -41,6 +43,8 @@ public record LeakSite(
 
   /** The same as an observation. */
   public Observation.Looked looked() {
-    return new Observation.Looked(joint, state, saw, pressureKpa, dropsPerMinute);
+    Observation.Looked look =
+        new Observation.Looked(joint, state, saw, pressureKpa, dropsPerMinute);
+    return driedBefore ? look.dried() : look;
   }
 }

@@ -24,6 +24,7 @@ class LeakSiteRecord {
   LookState state = LookState.COLD;
   @Nullable Double dropsPerMinute;
   @Nullable Double pressureKpa;
+  boolean driedBefore;
   String note;
   @Nullable UUID photoId;
   Instant writtenAt;
@@ -42,6 +43,7 @@ class LeakSiteRecord {
     this.state = look.state();
     this.dropsPerMinute = orNull(look.dropsPerMinute());
     this.pressureKpa = orNull(look.gauge());
+    this.driedBefore = look.driedBefore();
     this.note = note;
     this.writtenAt = writtenAt;
     this.writtenBy = by;

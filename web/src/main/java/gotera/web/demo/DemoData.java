@@ -196,7 +196,7 @@ class DemoData {
         "Old white crust, dry today",
         Optional.empty(),
         BY);
-    drips.write(job, DripSpot.ENGINE_MOUNT, false, BY);
+    drips.write(job, DripSpot.ENGINE_MOUNT, LookState.PRESSED, BY);
   }
 
   private void provenTight() {
@@ -294,6 +294,7 @@ class DemoData {
             whereLost,
             List.of(),
             "",
+            Intake.Told.NOTHING,
             "",
             OptionalDouble.empty(),
             OptionalDouble.of(lossMlPerWeek),

@@ -13,6 +13,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 
@@ -61,7 +62,13 @@ public class DyeService {
     findings.write(
         jobId,
         new New(
-            CHECK, joint, glows ? "glow" : "dark", Measures.size(millimetres), note, photograph),
+            CHECK,
+            joint,
+            glows ? "glow" : "dark",
+            Measures.size(millimetres),
+            Set.of(),
+            note,
+            photograph),
         by);
   }
 

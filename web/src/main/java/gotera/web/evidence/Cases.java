@@ -2,19 +2,24 @@ package gotera.web.evidence;
 
 import gotera.balance.SiteFlow;
 import gotera.circuit.Circuit;
+import gotera.circuit.DripSpot;
 import gotera.dye.Dye;
 import gotera.pressure.verdict.VerdictKind;
 import gotera.suspects.Case;
+import gotera.suspects.Checked.InCylinder;
 import gotera.suspects.Observation;
 import gotera.suspects.Observation.Held;
 import gotera.suspects.Observation.Replaced;
 import gotera.suspects.Observation.Scanned;
 import gotera.suspects.Observation.Sign;
+import gotera.suspects.Told;
 import gotera.suspects.WhereLost;
 import gotera.web.circuit.CircuitService;
+import gotera.web.circuit.ConditionService;
 import gotera.web.circuit.DripService;
 import gotera.web.circuit.ReachService;
 import gotera.web.dye.DyeService;
+import gotera.web.inside.InsideService;
 import gotera.web.job.JobService;
 import gotera.web.job.JobView;
 import gotera.web.pressure.Catches;
@@ -30,7 +35,9 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 
@@ -40,6 +47,8 @@ public class Cases {
   private final JobService jobs;
   private final CircuitService circuits;
   private final DripService drips;
+  private final ConditionService conditions;
+  private final InsideService inside;
   private final DyeService dye;
   private final ReachService reach;
   private final RepairService repairs;
@@ -51,6 +60,8 @@ public class Cases {
       JobService jobs,
       CircuitService circuits,
       DripService drips,
+      ConditionService conditions,
+      InsideService inside,
       DyeService dye,
       ReachService reach,
       RepairService repairs,
@@ -60,6 +71,8 @@ public class Cases {
     this.jobs = jobs;
     this.circuits = circuits;
     this.drips = drips;
+    this.conditions = conditions;
+    this.inside = inside;
     this.dye = dye;
     this.reach = reach;
     this.repairs = repairs;
@@ -80,10 +93,13 @@ public class Cases {
     Circuit circuit = circuits.circuit(jobId);
     List<Timed> timed = new ArrayList<>();
     circuits.looks(jobId).forEach(s -> timed.add(new Timed(s.writtenAt(), s.looked())));
+    conditions.all(jobId).forEach(c -> timed.add(new Timed(c.at(), c.what())));
+    inside.all(jobId).forEach(f -> timed.add(new Timed(f.at(), f.what())));
     drips.all(jobId).forEach(d -> timed.add(new Timed(d.at(), d.what())));
     for (PressureTestView test : tests.all(jobId)) {
       if (saysSomething(test)) {
         timed.add(new Timed(test.startedAt(), held(test)));
+        inCylinders(test).forEach(c -> timed.add(new Timed(test.startedAt(), c)));
       }
     }
     Optional<Instant> repaired =
@@ -108,10 +124,20 @@ public class Cases {
     Worded.of(WhereLost.class, job.whereLost())
         .flatMap(WhereLost::sign)
         .ifPresent(s -> told.add(new Sign(s)));
+    if (job.lossMlPerWeek().orElse(0) > 0) {
+      told.add(new Told.Loss(job.lossMlPerWeek().getAsDouble(), positive(job.hotHoursPerWeek())));
+    }
+    Worded.of(DripSpot.class, job.told().puddleAt()).map(Told.Puddle::new).ifPresent(told::add);
+    Worded.of(Told.Surface.class, job.told().ground()).map(Told.Ground::new).ifPresent(told::add);
+    Worded.of(Told.Length.class, job.told().trips()).map(Told.Trips::new).ifPresent(told::add);
     if (job.replacedDays().isPresent() && !job.replacedPart().isEmpty()) {
       told.add(new Replaced(job.replacedPart(), job.replacedDays().getAsDouble()));
     }
     return told;
+  }
+
+  private static OptionalDouble positive(OptionalDouble hours) {
+    return hours.orElse(0) > 0 ? hours : OptionalDouble.empty();
   }
 
   private static List<Scanned> scans(Circuit circuit, Dye known) {
@@ -134,6 +160,27 @@ public class Cases {
         caught(test).stream().map(Caught::flow).flatMap(Optional::stream).toList();
     boolean afterRepair = test.phase() == Phase.RE_TEST;
     return Held.of(test.result(), test.conditions(), test.loop(), afterRepair, caught);
+  }
+
+  /** Coolant out of a cylinder: seen there too; its flow is counted with the hold. */
+  private List<InCylinder> inCylinders(PressureTestView test) {
+    return catches.of(test.id()).stream()
+        .filter(c -> c.place().toLowerCase(Locale.ROOT).contains("cylinder"))
+        .map(
+            c ->
+                new InCylinder(
+                    number(c.place()),
+                    true,
+                    OptionalDouble.empty(),
+                    OptionalDouble.empty(),
+                    c.minutes().isEmpty()))
+        .toList();
+  }
+
+  /** The cylinder's number in what a person wrote of the place; 1 where there is none. */
+  private static int number(String place) {
+    String digits = place.replaceAll("\\D", "");
+    return digits.isEmpty() || digits.length() > 2 ? 1 : Math.max(1, Integer.parseInt(digits));
   }
 
   /** What was caught inside during a test, where it says a flow. */

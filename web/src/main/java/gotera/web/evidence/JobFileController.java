@@ -31,8 +31,7 @@ class JobFileController {
     jobs.require(id);
     List<CircuitEdit> edits = types.edits(id);
     JobFile file =
-        new JobFile(
-            types.features(id), edits, cases.of(id).heaterValveShut(), cases.of(id).observed());
+        new JobFile(types.features(id), edits, cases.of(id).now(), cases.of(id).observed());
     return ResponseEntity.ok()
         .header("Content-Disposition", "attachment; filename=\"job.json\"")
         .contentType(MediaType.APPLICATION_JSON)

@@ -15,7 +15,7 @@ import java.util.Optional;
  * @param sites the sites found, with their share
  * @param before what was found before the repair
  * @param suspects what may still leak, the likeliest first
- * @param flag a rule of the trade that applies
+ * @param flags rules of the trade that apply
  * @param next the check that would tell most per minute
  */
 record SoFar(
@@ -28,7 +28,7 @@ record SoFar(
     List<Site> sites,
     Optional<String> before,
     List<SuspectShown> suspects,
-    Optional<String> flag,
+    List<String> flags,
     Optional<NextCheck> next) {
 
   /**
@@ -36,10 +36,11 @@ record SoFar(
    *
    * @param name its name
    * @param percent probability that it leaks, in percent
-   * @param reasons what speaks for and against it
+   * @param speaksFor what speaks for it
+   * @param against what speaks against it
    * @param address where it is looked at
    */
-  record SuspectShown(String name, int percent, String reasons, String address) {}
+  record SuspectShown(String name, int percent, String speaksFor, String against, String address) {}
 
   /**
    * A check to make next.

@@ -4,7 +4,6 @@ import gotera.balance.LeakBalance;
 import gotera.balance.SiteFlow;
 import gotera.drawing.BalanceBar;
 import gotera.suspects.Case;
-import gotera.suspects.Flag;
 import gotera.suspects.Observation.Looked;
 import gotera.web.circuit.CircuitWords;
 import gotera.web.circuit.Suspicion;
@@ -77,7 +76,7 @@ class SoFarService implements JobPageContributor, JobHeadline, Suspicion, LooksO
           sites(jobId, wet, List.of()),
           before(known),
           suspects.suspects(jobId),
-          flag(known),
+          suspects.flags(jobId),
           suspects.next(jobId));
     }
     PressureTestView test = newest.get();
@@ -101,7 +100,7 @@ class SoFarService implements JobPageContributor, JobHeadline, Suspicion, LooksO
             sites(jobId, wet, balance.map(LeakBalance::explained).orElse(List.of())), caught, test),
         before(known),
         suspects.suspects(jobId),
-        flag(known),
+        suspects.flags(jobId),
         suspects.next(jobId));
   }
 
@@ -109,15 +108,6 @@ class SoFarService implements JobPageContributor, JobHeadline, Suspicion, LooksO
   private Optional<String> before(Case known) {
     long found = known.foundBefore();
     return found == 0 ? Optional.empty() : Optional.of(words.say("so-far.before-repair", found));
-  }
-
-  /** The first rule of the trade that applies, where a page can say it. */
-  private Optional<String> flag(Case known) {
-    return known.flags().stream()
-        .filter(Flag.SamePart.class::isInstance)
-        .map(Flag.SamePart.class::cast)
-        .map(f -> words.say("so-far.same-part", f.part(), Figures.plain(f.weeksAgo())))
-        .findFirst();
   }
 
   @Override
@@ -130,7 +120,6 @@ class SoFarService implements JobPageContributor, JobHeadline, Suspicion, LooksO
     Map<String, Double> suspected = new HashMap<>();
     suspects
         .assess(jobId)
-        .diagnosis()
         .posterior()
         .suspects()
         .forEach(s -> suspected.put(s.place(), s.probability()));

@@ -3,21 +3,20 @@ package gotera.web.evidence;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import gotera.circuit.Circuit;
-import gotera.evidence.Check;
-import gotera.evidence.Diagnosis;
 import gotera.evidence.Label;
-import gotera.evidence.Posterior;
 import gotera.suspects.Assessment;
+import gotera.suspects.Assessment.Suspect;
 import gotera.suspects.Case;
+import gotera.suspects.Observation.Looked;
 import gotera.web.circuit.CircuitService;
 import gotera.web.circuit.CircuitWords;
 import gotera.web.evidence.SoFar.NextCheck;
 import gotera.web.evidence.SoFar.SuspectShown;
-import gotera.web.figures.Figures;
 import gotera.web.words.Words;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
@@ -31,14 +30,17 @@ class SuspectsService {
   private final CircuitService circuits;
   private final CircuitWords names;
   private final Cases cases;
+  private final EvidenceWords said;
   private final Words words;
   private final Cache<Case, Assessment> assessments =
       Caffeine.newBuilder().maximumSize(MOST_KEPT).build();
 
-  SuspectsService(CircuitService circuits, CircuitWords names, Cases cases, Words words) {
+  SuspectsService(
+      CircuitService circuits, CircuitWords names, Cases cases, EvidenceWords said, Words words) {
     this.circuits = circuits;
     this.names = names;
     this.cases = cases;
+    this.said = said;
     this.words = words;
   }
 
@@ -47,11 +49,18 @@ class SuspectsService {
     return assessments.get(cases.of(jobId), Assessment::of);
   }
 
-  /** The suspects that are worth a line. */
+  /** The suspects that are worth a line; what was found and measured stands among the sites. */
   List<SuspectShown> suspects(UUID jobId) {
+    Circuit circuit = circuits.circuit(jobId);
+    Set<String> measured =
+        cases.of(jobId).wet().stream()
+            .filter(l -> l.flow().isPresent())
+            .map(Looked::place)
+            .collect(Collectors.toSet());
     return assess(jobId).worthALine().stream()
+        .filter(s -> !measured.contains(s.place()))
         .limit(MOST_SHOWN)
-        .map(s -> shown(jobId, circuits.circuit(jobId), s))
+        .map(s -> shown(jobId, circuit, s))
         .toList();
   }
 
@@ -62,64 +71,61 @@ class SuspectsService {
     List<SuspectShown> all = new ArrayList<>();
     assessment.suspects().forEach(s -> all.add(shown(jobId, circuit, s)));
     if (!all.isEmpty()) {
-      assessment.diagnosis().posterior().suspects().stream()
+      assessment.posterior().suspects().stream()
           .skip(all.size())
+          .map(s -> new Suspect(s.place(), s.probability(), List.of()))
           .forEach(s -> all.add(shown(jobId, circuit, s)));
     }
     return all;
   }
 
-  private SuspectShown shown(UUID jobId, Circuit circuit, Posterior.Suspect suspect) {
-    return new SuspectShown(
-        names.joint(circuit, suspect.place()),
-        (int) Math.round(100 * suspect.probability()),
-        "",
-        address(jobId, suspect.place()));
+  /** The rules of the trade that apply, in words. */
+  List<String> flags(UUID jobId) {
+    return assess(jobId).flags().stream().map(said::flag).toList();
   }
 
-  /** The check that tells most, or the repair. */
+  /** What comes first of what could be done. */
   Optional<NextCheck> next(UUID jobId) {
     Assessment assessment = assess(jobId);
-    if (assessment.repairComesNext()) {
-      return Optional.of(
-          new NextCheck(
-              words.say("evidence.next.repair"),
-              words.say("evidence.next.repair-tells"),
-              "/jobs/" + jobId + "/repair"));
-    }
-    double open = assessment.diagnosis().posterior().entropy();
-    return assessment.next().stream().findFirst().map(r -> next(jobId, r, open));
+    Circuit circuit = circuits.circuit(jobId);
+    double open = assessment.posterior().entropy();
+    return assessment.next().stream()
+        .findFirst()
+        .map(
+            p ->
+                new NextCheck(
+                    said.name(circuit, p), said.tells(p, open), address(jobId, circuit, p.what())));
   }
 
-  private SuspectShown shown(UUID jobId, Circuit circuit, Diagnosis.Suspect suspect) {
-    String reasons =
-        suspect.reasons().stream().map(this::reason).collect(Collectors.joining(" \u00b7 "));
+  private SuspectShown shown(UUID jobId, Circuit circuit, Suspect suspect) {
+    String speaksFor = said.reasons(circuit, suspect.place(), suspect.reasons(), true);
+    String against = said.reasons(circuit, suspect.place(), suspect.reasons(), false);
+    boolean none = speaksFor.isEmpty() && against.isEmpty();
     return new SuspectShown(
         names.joint(circuit, suspect.place()),
         (int) Math.round(100 * suspect.probability()),
-        reasons.isEmpty() ? words.say("evidence.usual") : reasons,
+        none ? words.say("evidence.usual") : speaksFor,
+        against,
         address(jobId, suspect.place()));
   }
 
-  private String reason(Posterior.Reason reason) {
-    String direction = reason.logRatio() > 0 ? "for" : "against";
-    return words.say("evidence." + reason.finding().kind() + "." + direction);
-  }
-
-  private NextCheck next(UUID jobId, Check.Ranked ranked, double open) {
-    Label label = ranked.check().label();
-    boolean look = label.kind().equals(Diagnosis.LOOK);
-    int share = open > 0 ? (int) Math.round(100 * ranked.bits() / open) : 0;
-    return new NextCheck(
-        look
-            ? words.say("evidence.next.look", names.joint(jobId, label.at()))
-            : words.say("evidence.next." + label.kind()),
-        words.say("evidence.next.tells", Figures.plain(ranked.check().minutes()), share),
-        look ? address(jobId, label.at()) : "/jobs/" + jobId + "/pressure-test");
+  private static String address(UUID jobId, Circuit circuit, Label what) {
+    String job = "/jobs/" + jobId;
+    return switch (what.kind()) {
+      case "repair" -> job + "/repair";
+      case "pressure-test" -> job + "/pressure-test";
+      case "dye" -> job + "/dye";
+      case "cap-test" -> job + "/cap";
+      case "level-watch" -> job + "/level";
+      case "combustion-gas", "bubbles", "cylinder", "fluid" -> job + "/inside";
+      default -> circuit.joint(what.at()).isPresent() ? address(jobId, what.at()) : job + "/find";
+    };
   }
 
   private static String address(UUID jobId, String place) {
-    boolean drawn = !place.startsWith("inside.") && !place.startsWith("elsewhere.");
-    return drawn ? "/jobs/" + jobId + "/find?joint=" + place : "/jobs/" + jobId + "/find";
+    if (place.startsWith("inside.")) {
+      return "/jobs/" + jobId + "/inside";
+    }
+    return "/jobs/" + jobId + (place.startsWith("elsewhere.") ? "/find" : "/find?joint=" + place);
   }
 }

@@ -2,6 +2,7 @@ package gotera.web.finding;
 
 import java.time.Instant;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 
 /**
@@ -12,6 +13,7 @@ import java.util.UUID;
  * @param subject what it is about: a joint, a spot, a kind; empty for the whole
  * @param saw what was seen or done
  * @param measures what was measured with it
+ * @param unmet conditions that were not met, so that it does not count
  * @param note anything else
  * @param photo its photograph
  * @param at when
@@ -23,6 +25,7 @@ public record Finding(
     String subject,
     String saw,
     Measures measures,
+    Set<String> unmet,
     String note,
     Optional<UUID> photo,
     Instant at,

@@ -62,6 +62,8 @@ class FindingHistory implements HistorySource {
     measured(parts, "temperature", r.celsius);
     measured(parts, "minutes", r.minutes);
     measured(parts, "size", r.sizeMm);
+    measured(parts, "lower", r.lowerCelsius);
+    r.unmet.stream().sorted().forEach(u -> known(parts, "unmet." + u));
     if (r.photoId != null) {
       parts.add(words.say("history.photoId.set"));
     }

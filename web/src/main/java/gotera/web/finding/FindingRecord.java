@@ -1,11 +1,18 @@
 package gotera.web.finding;
 
+import jakarta.persistence.CollectionTable;
+import jakarta.persistence.Column;
+import jakarta.persistence.ElementCollection;
 import jakarta.persistence.Entity;
+import jakarta.persistence.FetchType;
 import jakarta.persistence.Id;
+import jakarta.persistence.JoinColumn;
 import jakarta.persistence.Table;
 import java.time.Instant;
+import java.util.LinkedHashSet;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 
@@ -24,8 +31,15 @@ class FindingRecord {
   @Nullable Double ambientCelsius;
   @Nullable Double minutes;
   @Nullable Double sizeMm;
+  @Nullable Double lowerCelsius;
   @Nullable Boolean thermostatOpen;
   @Nullable Boolean heaterOn;
+
+  @ElementCollection(fetch = FetchType.EAGER)
+  @CollectionTable(name = "finding_unmet", joinColumns = @JoinColumn(name = "finding_id"))
+  @Column(name = "unmet")
+  Set<String> unmet = new LinkedHashSet<>();
+
   String note = "";
   @Nullable UUID photoId;
   Instant writtenAt;
@@ -50,6 +64,7 @@ class FindingRecord {
     ambientCelsius = orNull(m.ambientCelsius());
     minutes = orNull(m.minutes());
     sizeMm = orNull(m.millimetres());
+    lowerCelsius = orNull(m.lowerCelsius());
     thermostatOpen = m.gates().map(Measures.Gates::thermostat).orElse(null);
     heaterOn = m.gates().map(Measures.Gates::heater).orElse(null);
   }
@@ -62,6 +77,7 @@ class FindingRecord {
         optional(ambientCelsius),
         optional(minutes),
         optional(sizeMm),
+        optional(lowerCelsius),
         thermostatOpen == null || heaterOn == null
             ? Optional.empty()
             : Optional.of(new Measures.Gates(thermostatOpen, heaterOn)));

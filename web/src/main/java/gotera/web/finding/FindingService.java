@@ -10,6 +10,7 @@ import gotera.web.storage.Write;
 import java.time.Clock;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 
@@ -45,6 +46,7 @@ public class FindingService {
    * @param subject what it is about
    * @param saw what was seen or done
    * @param measures what was measured with it
+   * @param unmet conditions that were not met
    * @param note anything else
    * @param photograph its photograph
    */
@@ -53,6 +55,7 @@ public class FindingService {
       String subject,
       String saw,
       Measures measures,
+      Set<String> unmet,
       String note,
       Optional<Photograph> photograph) {
     /** One without measures, note and photograph. */
@@ -62,7 +65,7 @@ public class FindingService {
 
     /** One with what was measured. */
     public static New of(String check, String subject, String saw, Measures measures) {
-      return new New(check, subject, saw, measures, "", Optional.empty());
+      return new New(check, subject, saw, measures, Set.of(), "", Optional.empty());
     }
   }
 
@@ -74,6 +77,7 @@ public class FindingService {
     record.subject = finding.subject();
     record.saw = finding.saw();
     record.measure(finding.measures());
+    record.unmet.addAll(finding.unmet());
     record.note = finding.note();
     record.photoId = finding.photograph().map(p -> photos.keep(jobId, p, by)).orElse(null);
     records.save(record);
@@ -116,6 +120,7 @@ public class FindingService {
         r.subject,
         r.saw,
         r.measures(),
+        Set.copyOf(r.unmet),
         r.note,
         Optional.ofNullable(r.photoId),
         r.writtenAt,

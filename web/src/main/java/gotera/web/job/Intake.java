@@ -13,6 +13,7 @@ import java.util.OptionalDouble;
  * @param whereLost when and where coolant is lost
  * @param signs other signs told, words of the vocabulary
  * @param otherComplaints other complaints of the visit, apart
+ * @param told where the puddle lay, on what ground, how it is driven
  * @param replacedPart a part replaced before, empty for none
  * @param replacedDays how long ago (d)
  * @param lossMlPerWeek loss complained of (mL per week)
@@ -29,6 +30,7 @@ public record Intake(
     String whereLost,
     List<String> signs,
     String otherComplaints,
+    Told told,
     String replacedPart,
     OptionalDouble replacedDays,
     OptionalDouble lossMlPerWeek,
@@ -36,6 +38,18 @@ public record Intake(
     OptionalDouble topUpMl,
     OptionalDouble liquidMl,
     OptionalDouble strength) {
+  /**
+   * What was told of where it stands and how it is driven, words of their choices.
+   *
+   * @param ground what it stands on; empty where nobody said
+   * @param puddleAt the spot where a puddle lay; empty for none
+   * @param trips how far it is driven; empty where nobody said
+   */
+  public record Told(String ground, String puddleAt, String trips) {
+    /** Nothing was said. */
+    public static final Told NOTHING = new Told("", "", "");
+  }
+
   /** Keeps its own copy. */
   public Intake {
     signs = List.copyOf(signs);

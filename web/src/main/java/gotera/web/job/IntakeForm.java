@@ -1,12 +1,17 @@
 package gotera.web.job;
 
+import gotera.circuit.DripSpot;
 import gotera.range.Range;
+import gotera.suspects.Told;
+import gotera.suspects.WhereLost;
 import gotera.web.figures.Entry;
 import gotera.web.figures.FieldProblems;
 import gotera.web.figures.Figures;
+import gotera.word.Worded;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.Stream;
 import org.jspecify.annotations.Nullable;
 
 /**
@@ -19,6 +24,9 @@ import org.jspecify.annotations.Nullable;
  * @param whereLost when and where coolant is lost
  * @param signs other signs told
  * @param otherComplaints other complaints of the visit
+ * @param ground what it stands on
+ * @param puddleAt where a puddle lay
+ * @param trips how far it is driven
  * @param replacedPart a part replaced before
  * @param replacedAgo how many weeks ago
  * @param lossPerWeek loss per week
@@ -36,6 +44,9 @@ record IntakeForm(
     String whereLost,
     @Nullable List<String> signs,
     String otherComplaints,
+    String ground,
+    String puddleAt,
+    String trips,
     String replacedPart,
     String replacedAgo,
     String lossPerWeek,
@@ -59,7 +70,17 @@ record IntakeForm(
           "rough-cold-start",
           "pale-emulsion",
           "pink-froth");
+  static final List<String> TIMES =
+      Stream.of(WhereLost.values()).flatMap(w -> w.sign().stream()).toList();
+  static final List<String> GROUNDS = orNothing(Worded.words(Told.Surface.class));
+  static final List<String> TRIPS = orNothing(Worded.words(Told.Length.class));
+  static final List<String> SPOTS = orNothing(Worded.words(DripSpot.class));
   private static final double WEEK = 7;
+
+  /** The first is what stands where nobody said anything. */
+  private static List<String> orNothing(List<String> words) {
+    return Stream.concat(Stream.of(""), words.stream()).toList();
+  }
 
   /** Everything absent is empty. */
   IntakeForm {
@@ -68,8 +89,14 @@ record IntakeForm(
     reason = Entry.choice(reason, REASONS);
     complaint = Entry.text(complaint, 2000);
     whereLost = Entry.choice(whereLost, PLACES);
-    signs = signs == null ? List.of() : signs.stream().filter(SIGNS::contains).toList();
+    signs =
+        signs == null
+            ? List.of()
+            : signs.stream().filter(s -> SIGNS.contains(s) || TIMES.contains(s)).toList();
     otherComplaints = Entry.text(otherComplaints, 2000);
+    ground = Entry.choice(ground, GROUNDS);
+    puddleAt = Entry.choice(puddleAt, SPOTS);
+    trips = Entry.choice(trips, TRIPS);
     replacedPart = Entry.text(replacedPart, 80);
     replacedAgo = Entry.text(replacedAgo, 20);
     lossPerWeek = Entry.text(lossPerWeek, 60);
@@ -80,7 +107,8 @@ record IntakeForm(
   }
 
   static IntakeForm empty() {
-    return new IntakeForm("", "", "", "", "", List.of(), "", "", "", "", "", "", "", "", 0);
+    return new IntakeForm(
+        "", "", "", "", "", List.of(), "", "", "", "", "", "", "", "", "", "", "", 0);
   }
 
   /** Whether a sign was told. */
@@ -97,6 +125,9 @@ record IntakeForm(
         job.whereLost(),
         job.signs(),
         job.otherComplaints(),
+        job.told().ground(),
+        job.told().puddleAt(),
+        job.told().trips(),
         job.replacedPart(),
         job.replacedDays().isPresent() ? Figures.full(job.replacedDays().getAsDouble() / WEEK) : "",
         volume(job.lossMlPerWeek(), figures),
@@ -116,6 +147,9 @@ record IntakeForm(
         whereLost,
         signs,
         otherComplaints,
+        ground,
+        puddleAt,
+        trips,
         replacedPart,
         replacedAgo,
         lossPerWeek,
@@ -142,6 +176,7 @@ record IntakeForm(
             whereLost,
             signs == null ? List.of() : signs,
             otherComplaints,
+            new Intake.Told(ground, puddleAt, trips),
             replacedPart,
             weeks.isPresent() ? OptionalDouble.of(WEEK * weeks.getAsDouble()) : weeks,
             problems.millilitresIfTyped("lossPerWeek", lossPerWeek, bare, Range.LOSS_A_WEEK),

@@ -246,7 +246,17 @@ class JobController {
             Conflict.between(
                 form,
                 IntakeForm.of(jobs.require(id), figures),
-                Map.of("reason", "reason.", "whereLost", "where."),
+                Map.of(
+                    "reason",
+                    "reason.",
+                    "whereLost",
+                    "where.",
+                    "ground",
+                    "ground.",
+                    "puddleAt",
+                    "drip-spot.",
+                    "trips",
+                    "trips."),
                 words));
       }
     }
@@ -269,9 +279,13 @@ class JobController {
     model.addAttribute("reasons", IntakeForm.REASONS);
     model.addAttribute("places", IntakeForm.PLACES);
     model.addAttribute("signs", IntakeForm.SIGNS);
+    model.addAttribute("times", IntakeForm.TIMES);
+    model.addAttribute("grounds", IntakeForm.GROUNDS);
+    model.addAttribute("trips", IntakeForm.TRIPS);
+    model.addAttribute("spots", IntakeForm.SPOTS);
   }
 
-  @GetMapping("/jobs/{id}/{step:inside|decide|refill}")
+  @GetMapping("/jobs/{id}/{step:decide|refill}")
   String coming(@PathVariable UUID id, @PathVariable String step, Figures figures, Model model) {
     jobs.require(id);
     Step shown = require(step);

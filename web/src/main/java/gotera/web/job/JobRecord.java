@@ -28,6 +28,9 @@ class JobRecord {
   String whereLost = "unknown";
   String signs = "";
   String otherComplaints = "";
+  @Nullable String ground;
+  @Nullable String puddleAt;
+  @Nullable String trips;
   String replacedPart = "";
   @Nullable Double replacedDays;
   @Nullable Double lossMlPerWeek;

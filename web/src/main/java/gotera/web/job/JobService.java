@@ -159,11 +159,18 @@ public class JobService {
     job.topUpMl = known(intake.topUpMl(), null);
     job.signs = String.join(",", intake.signs());
     job.otherComplaints = intake.otherComplaints();
+    job.ground = orNull(intake.told().ground());
+    job.puddleAt = orNull(intake.told().puddleAt());
+    job.trips = orNull(intake.told().trips());
     job.replacedPart = intake.replacedPart();
     job.replacedDays = known(intake.replacedDays(), null);
     job.intakeAt = clock.instant();
     jobs.save(job);
     changes.count(id);
+  }
+
+  private static @Nullable String orNull(String word) {
+    return word.isEmpty() ? null : word;
   }
 
   /** Gives a job whose vehicle has no name yet one; a known name finds it. */

@@ -23,6 +23,7 @@ import java.util.UUID;
  * @param topUpMl water it took to the brim (mL)
  * @param signs other signs told, words of the vocabulary
  * @param otherComplaints other complaints of the visit, apart
+ * @param told where the puddle lay, on what ground, how it is driven
  * @param replacedPart a part replaced before, empty for none
  * @param replacedDays how long ago (d)
  * @param startedAt when the job began
@@ -49,6 +50,7 @@ public record JobView(
     OptionalDouble topUpMl,
     List<String> signs,
     String otherComplaints,
+    Intake.Told told,
     String replacedPart,
     OptionalDouble replacedDays,
     Instant startedAt,
@@ -82,6 +84,7 @@ public record JobView(
         optional(job.topUpMl),
         job.signs.isEmpty() ? List.of() : List.of(job.signs.split(",", -1)),
         job.otherComplaints,
+        new Intake.Told(orEmpty(job.ground), orEmpty(job.puddleAt), orEmpty(job.trips)),
         job.replacedPart,
         optional(job.replacedDays),
         job.startedAt,
@@ -92,6 +95,10 @@ public record JobView(
         job.endingNote,
         job.discardedAt != null,
         job.version == null ? 0 : job.version);
+  }
+
+  private static String orEmpty(@org.jspecify.annotations.Nullable String word) {
+    return word == null ? "" : word;
   }
 
   private static OptionalDouble optional(@org.jspecify.annotations.Nullable Double value) {

@@ -12,7 +12,7 @@ public enum Step {
   CAP("cap", true),
   PRESSURE_TEST("pressure-test", true),
   FIND("find", true),
-  INSIDE("inside", false),
+  INSIDE("inside", true),
   DECIDE("decide", false),
   REPAIR("repair", true),
   REFILL("refill", false),
@@ -39,7 +39,11 @@ public enum Step {
 
   /** Whether a job goes on without it once a later step was touched. */
   boolean canBePassed() {
-    return this == CIRCUIT || this == MAKE_SAFE || this == VISUAL_CHECK || this == FILL_UP;
+    return this == CIRCUIT
+        || this == MAKE_SAFE
+        || this == VISUAL_CHECK
+        || this == FILL_UP
+        || this == INSIDE;
   }
 
   /** Whether one may go on from it without having done anything: it is never quite done. */

@@ -181,7 +181,7 @@ class LookController {
         Comparator.comparingDouble(
             (Joint j) ->
                 -suspected.getOrDefault(j.code(), 0.0)
-                    / Vocabulary.published().facts(j.code()).minutes()));
+                    / Vocabulary.published().facts(j.code()).access().all()));
     return order;
   }
 

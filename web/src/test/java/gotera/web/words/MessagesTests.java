@@ -16,6 +16,7 @@ import gotera.circuit.Features;
 import gotera.circuit.Features.Drive;
 import gotera.circuit.Features.Extra;
 import gotera.circuit.Features.Fill;
+import gotera.look.Condition;
 import gotera.pressure.compliance.AirAndHoses;
 import gotera.pressure.trace.TraceEvent;
 import gotera.pressure.verdict.Acceptance.Purpose;
@@ -23,6 +24,8 @@ import gotera.pressure.verdict.MakerRule;
 import gotera.pressure.verdict.Reason;
 import gotera.pressure.verdict.VerdictKind;
 import gotera.quantity.Understanding.Problem;
+import gotera.suspects.Flag;
+import gotera.suspects.Proposal;
 import gotera.suspects.Vocabulary;
 import gotera.timing.Wait;
 import gotera.uncertainty.Contribution.Source;
@@ -143,14 +146,82 @@ class MessagesTests {
   }
 
   @Test
-  void everySignHasReasonsForAndAgainst() {
-    Vocabulary.published().signs().stream()
-        .filter(s -> !s.sign().startsWith("drip-"))
+  void everythingThatSpeaksForOrAgainstAPlaceHasWords() {
+    Vocabulary vocabulary = Vocabulary.published();
+    vocabulary.signs().forEach(s -> has("evidence." + s.name()));
+    for (Condition condition : Condition.values()) {
+      has("evidence." + condition.word());
+      has("evidence." + condition.word() + ".here");
+      has("condition." + condition.word());
+    }
+    Stream.of(
+            "wet",
+            "dry",
+            "bead",
+            "stays-dry",
+            "stain",
+            "damp-paper",
+            "dry-paper",
+            "glow",
+            "no-glow")
         .forEach(
-            s -> {
-              has("evidence." + s.sign() + ".for");
-              has("evidence." + s.sign() + ".against");
+            k -> {
+              has("evidence." + k);
+              has("evidence." + k + ".here");
             });
+    Stream.of(
+            "drip",
+            "gas",
+            "no-gas",
+            "gas-bubbles",
+            "no-bubbles",
+            "wet-cylinder",
+            "dry-cylinders",
+            "hiss-outward",
+            "hiss-inward",
+            "hiss-nothing",
+            "oil-cap-emulsion",
+            "oil-cap-clean",
+            "dipstick-emulsion",
+            "dipstick-clean",
+            "pink-gearbox",
+            "gearbox-clean",
+            "pink-coolant",
+            "oil-film",
+            "coolant-clean",
+            "hold-falls",
+            "hold-steady",
+            "hold-rest",
+            "hold-explained",
+            "hot-hold-falls",
+            "hot-hold-steady",
+            "level-falls",
+            "level-stands",
+            "more-is-lost",
+            "lost-at-all")
+        .forEach(k -> has("evidence." + k));
+  }
+
+  @Test
+  void everyRuleAndProposalHasWords() {
+    Stream.of(Flag.Kind.values()).forEach(k -> has("flag." + k.word()));
+    Stream.of(Proposal.Why.values()).forEach(w -> has("evidence.why." + w.word()));
+    Stream.of(Proposal.First.values()).forEach(f -> has("evidence.first." + f.word()));
+    Stream.of(
+            "repair",
+            "look",
+            "dry-and-look",
+            "count-drops",
+            "pressure-test",
+            "dye",
+            "combustion-gas",
+            "bubbles",
+            "cylinder",
+            "cap-test",
+            "fluid.dipstick",
+            "fluid.coolant-surface",
+            "fluid.gearbox")
+        .forEach(k -> has("evidence.next." + k));
   }
 
   private static String word(Enum<?> value) {

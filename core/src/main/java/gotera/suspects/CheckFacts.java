@@ -1,7 +1,10 @@
-package gotera.evidence;
+package gotera.suspects;
+
+import gotera.evidence.Finding;
+import gotera.evidence.Label;
 
 /**
- * How well a check sees a fault, whatever the place.
+ * How well a check sees a fault, whatever the place and the mode of its fault.
  *
  * @param check its name
  * @param sees probability of seeing something where a place leaks
@@ -9,7 +12,7 @@ package gotera.evidence;
  */
 public record CheckFacts(String check, double sees, double falseAlarm) {
   /** What the check says about a place. */
-  public Finding at(String kind, String place, boolean seen) {
-    return new Finding.AtPlace(new Label(kind, place), place, seen, sees, falseAlarm);
+  Finding at(Label label, boolean seen) {
+    return new Finding.AtPlace(label, label.at(), seen, sees, falseAlarm);
   }
 }

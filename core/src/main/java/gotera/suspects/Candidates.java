@@ -1,0 +1,164 @@
+package gotera.suspects;
+
+import gotera.evidence.Check;
+import gotera.evidence.Label;
+import gotera.evidence.Posterior;
+import gotera.look.LookState;
+import gotera.look.Sight;
+import gotera.suspects.Checked.Felt;
+import gotera.suspects.Observation.Held;
+import gotera.suspects.Observation.Scope;
+import gotera.suspects.Proposal.First;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Set;
+
+/**
+ * Every check that can be made now, with what must come first in its minutes: looks by state, dried
+ * looks, a hold, dye, fluids, gas, bubbles, cylinders, the cap. What was done in a state is not
+ * offered in that state again.
+ */
+final class Candidates {
+  /** A look. */
+  static final String LOOK = "look";
+
+  /** A look at a place that was dried before. */
+  static final String DRIED = "dry-and-look";
+
+  /** A hold. */
+  static final String TEST = "pressure-test";
+
+  /** Dye. */
+  static final String DYE = "dye";
+
+  /** Combustion gas. */
+  static final String GAS = "combustion-gas";
+
+  private static final Vocabulary VOCABULARY = Vocabulary.published();
+
+  private final Case of;
+  private final Posterior known;
+  private final Preparation preparation;
+  private final Set<String> outOfTest;
+  private final List<Candidate> all = new ArrayList<>();
+
+  /**
+   * A check that can be made.
+   *
+   * @param check what it can show and costs
+   * @param first what must come first
+   * @param settles places it is about
+   */
+  record Candidate(Check check, List<First> first, List<String> settles) {
+    String kind() {
+      return check.label().kind();
+    }
+
+    String state() {
+      return check.label().state();
+    }
+  }
+
+  private Candidates(Case of, Posterior known) {
+    this.of = of;
+    this.known = known;
+    this.preparation = Preparation.of(of);
+    this.outOfTest = Scoped.of(of.circuit(), of.now(), Scope.of(loop(of))).out();
+  }
+
+  static String loop(Case of) {
+    return of.held(false).map(Held::loop).orElse("");
+  }
+
+  static List<Candidate> of(Case of, Posterior known) {
+    Candidates candidates = new Candidates(of, known);
+    candidates.looks();
+    candidates.all.addAll(OtherCandidates.of(of, known));
+    return List.copyOf(candidates.all);
+  }
+
+  private void looks() {
+    Set<String> hidden = of.hidden();
+    Set<String> unclear = unclear();
+    for (PlaceFacts p : of.places()) {
+      boolean seen = !p.inside() && !hidden.contains(p.place());
+      if (seen && !p.place().startsWith("elsewhere.") && !cutOff(of, p.place())) {
+        for (LookState s : states()) {
+          look(p, s, unclear.contains(p.place()));
+        }
+      }
+    }
+  }
+
+  /** A cold look without pressure, as long as it stands cold and without. */
+  private List<LookState> states() {
+    LookState now = preparation.state();
+    return now == LookState.PARKED || now == LookState.COLD
+        ? List.of(LookState.PRESSED, LookState.RUNNING, now)
+        : List.of(LookState.PRESSED, LookState.RUNNING);
+  }
+
+  private void look(PlaceFacts p, LookState s, boolean unclear) {
+    boolean test = s != LookState.PRESSED || !outOfTest.contains(p.place());
+    if (test && !looked(p.place(), s, false)) {
+      add(p, s, false);
+    }
+    boolean dry = s == LookState.PRESSED || s == LookState.RUNNING;
+    if (test && dry && unclear && !looked(p.place(), s, true)) {
+      add(p, s, true);
+    }
+  }
+
+  private void add(PlaceFacts p, LookState s, boolean dried) {
+    List<First> first = new ArrayList<>(preparation.before(s));
+    if (p.access().coverMinutes() > 0) {
+      first.add(First.UNCOVER);
+    }
+    if (dried) {
+      first.add(First.DRY);
+    }
+    double minutes =
+        Preparation.minutes(first) + p.access().all() + (dried ? VOCABULARY.minutes(DRIED) : 0);
+    Label label = new Label(dried ? DRIED : LOOK, p.place(), s.word());
+    all.add(
+        new Candidate(
+            new Check(
+                label,
+                minutes,
+                List.of(
+                    Findings.look(of, p.place(), s, true, dried),
+                    Findings.look(of, p.place(), s, false, dried))),
+            first,
+            List.of(p.place())));
+  }
+
+  private boolean looked(String place, LookState s, boolean dried) {
+    return of.looks().stream()
+        .anyMatch(
+            l ->
+                l.place().equals(place)
+                    && l.state() == s
+                    && (dried ? l.driedBefore() : l.saw() == Sight.WET || l.saw() == Sight.DRY));
+  }
+
+  /** Places where something was seen that may come from elsewhere, or that are all but certain. */
+  private Set<String> unclear() {
+    Set<String> unclear = new HashSet<>();
+    of.latest().stream()
+        .filter(l -> l.wet() || l.saw() == Sight.STAINED)
+        .forEach(l -> unclear.add(l.place()));
+    of.counting(Felt.class).forEach(f -> unclear.add(f.place()));
+    known.suspects().stream()
+        .filter(s -> s.probability() >= NextSteps.CERTAIN)
+        .forEach(s -> unclear.add(s.place()));
+    return unclear;
+  }
+
+  static boolean cutOff(Case of, String place) {
+    return of.circuit()
+        .joint(place)
+        .filter(j -> of.now().cutOff().contains(j.branch()))
+        .isPresent();
+  }
+}

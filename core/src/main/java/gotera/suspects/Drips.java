@@ -1,0 +1,66 @@
+package gotera.suspects;
+
+import gotera.circuit.DripSpot;
+import gotera.circuit.DripTrace;
+import gotera.evidence.Finding;
+import gotera.evidence.Label;
+import gotera.evidence.Mode;
+import gotera.look.LookState;
+import gotera.suspects.Observation.Dripped;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+
+/** Drips and puddles, each once: what lies on the ground fell from what hangs above it. */
+final class Drips {
+  /** A drip from a place without a name in the same region (our judgement, untested). */
+  private static final double FROM_ELSEWHERE = 0.1;
+
+  private Drips() {}
+
+  /** Where it dripped, the newest of each spot; ground below a drip of the same region left out. */
+  static List<Dripped> located(Case of) {
+    Map<DripSpot, Dripped> last = new LinkedHashMap<>();
+    if (!of.afterRepair()) {
+      of.counting(Told.Puddle.class)
+          .forEach(p -> last.put(p.spot(), new Dripped(p.spot(), LookState.PARKED)));
+    }
+    for (Dripped d : of.counting(Dripped.class)) {
+      last.remove(d.spot());
+      last.put(d.spot(), d);
+    }
+    List<Dripped> located = new ArrayList<>(last.values());
+    located.removeIf(
+        d ->
+            d.spot().ground()
+                && last.keySet().stream()
+                    .anyMatch(s -> !s.ground() && s.region().equals(d.spot().region())));
+    return located;
+  }
+
+  static List<Finding> of(Case of, Scoped pressed) {
+    return located(of).stream().map(d -> finding(of, d, pressed)).toList();
+  }
+
+  private static Finding finding(Case of, Dripped drip, Scoped pressed) {
+    DripTrace trace = DripTrace.of(of.circuit(), drip.spot(), drip.running());
+    Map<String, Double> causes = new HashMap<>(trace.feeds());
+    if (drip.state() == LookState.PRESSED) {
+      causes.keySet().removeAll(pressed.out());
+    }
+    causes.put("elsewhere." + drip.spot().region(), FROM_ELSEWHERE);
+    Map<Mode, Double> acts = new EnumMap<>(Mode.class);
+    Case.VOCABULARY
+        .acts(drip.state())
+        .forEach((mode, factor) -> acts.put(mode, Math.min(1, factor)));
+    return new Finding.InRegion(
+        new Label("drip", drip.spot().word(), drip.state().word()),
+        true,
+        causes,
+        acts,
+        DripTrace.FALSE_ALARM);
+  }
+}

@@ -1,0 +1,248 @@
+package gotera.suspects;
+
+import gotera.balance.LeakBalance;
+import gotera.circuit.Circuit.Joint;
+import gotera.circuit.DripTrace;
+import gotera.dye.Glow;
+import gotera.evidence.Finding;
+import gotera.evidence.Label;
+import gotera.evidence.MeasuredRate;
+import gotera.evidence.Mode;
+import gotera.evidence.MoreIsLost;
+import gotera.look.LookState;
+import gotera.look.Sight;
+import gotera.suspects.Checked.Felt;
+import gotera.suspects.Checked.InCylinder;
+import gotera.suspects.Checked.LevelWatched;
+import gotera.suspects.Observation.Held;
+import gotera.suspects.Observation.Looked;
+import gotera.suspects.Observation.Outcome;
+import gotera.suspects.Observation.Scanned;
+import gotera.uncertainty.DecisionLimits;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * What the observations of a case mean as likelihoods. What a check could not exercise states
+ * nothing; what was told, seen and measured of one thing counts once, as the most specific of them.
+ */
+final class Findings {
+  /**
+   * A look at less than this share of the rated pressure is one without pressure (our judgement).
+   */
+  private static final double PRESSED_SHARE = 0.5;
+
+  /** Relative standard uncertainty of a gross leak beyond its lower bound (our judgement). */
+  private static final double GROSS_U = 0.3;
+
+  /** Nothing shows for certain (our judgement). */
+  private static final double MOST = 0.95;
+
+  private static final Vocabulary VOCABULARY = Vocabulary.published();
+
+  private final Case of;
+  private final Scoped pressed;
+  private final List<Finding> findings = new ArrayList<>();
+
+  private Findings(Case of) {
+    this.of = of;
+    this.pressed =
+        Scoped.of(
+            of.circuit(),
+            of.now(),
+            of.held(false).map(Held::scope).orElse(Observation.Scope.of("")));
+  }
+
+  /** Everything that counts, as it is weighed. */
+  static List<Finding> of(Case of) {
+    Findings all = new Findings(of);
+    if (!of.afterRepair()) {
+      Signs.of(of).forEach(all.findings::add);
+    }
+    of.looks().forEach(all::look);
+    Drips.of(of, all.pressed).forEach(all.findings::add);
+    all.paper();
+    all.lamp();
+    all.conditions();
+    all.findings.addAll(InsideFindings.of(of));
+    all.rates();
+    all.complaint();
+    return List.copyOf(all.findings);
+  }
+
+  private void look(Looked look) {
+    if (look.saw() == Sight.STAINED) {
+      findings.add(
+          VOCABULARY
+              .check("stain")
+              .at(new Label("stain", look.place(), look.state().word()), true));
+    } else if (look.saw() == Sight.WET || look.saw() == Sight.DRY) {
+      LookState state = state(look);
+      boolean out = state == LookState.PRESSED && pressed.out().contains(look.place());
+      if (!out) {
+        findings.add(look(of, look.place(), state, look.wet(), look.driedBefore()));
+      }
+    }
+  }
+
+  /**
+   * A look at a place.
+   *
+   * @param dried whether it had been dried: then only what leaks now wets it
+   */
+  static Finding look(Case of, String place, LookState state, boolean wet, boolean dried) {
+    PlaceFacts facts = VOCABULARY.facts(place);
+    double falseAlarm = dried ? VOCABULARY.check("dry-and-look").falseAlarm() : facts.falseAlarm();
+    Map<Mode, Double> acts = VOCABULARY.acts(state);
+    Map<Mode, Double> sees = new EnumMap<>(Mode.class);
+    for (Mode mode : facts.modes().keySet()) {
+      double factor = acts.getOrDefault(mode, 1.0);
+      boolean stays = dried && factor < 1;
+      sees.put(mode, stays ? falseAlarm : Math.min(MOST, facts.seen().in(state) * factor));
+    }
+    Map<Mode, Double> others = new EnumMap<>(Mode.class);
+    acts.forEach((mode, factor) -> others.put(mode, Math.min(1, factor)));
+    String kind = dried ? (wet ? "bead" : "stays-dry") : (wet ? "wet" : "dry");
+    return new Finding.AtPlace(
+        new Label(kind, place, state.word()),
+        place,
+        wet,
+        sees,
+        dried ? Map.of() : runsDown(of, place, state),
+        others,
+        falseAlarm);
+  }
+
+  private static Map<String, Double> runsDown(Case of, String place, LookState state) {
+    Optional<Joint> joint = of.circuit().joint(place);
+    return joint.isEmpty()
+        ? Map.of()
+        : DripTrace.runsDown(of.circuit(), joint.get(), state == LookState.RUNNING);
+  }
+
+  private LookState state(Looked look) {
+    double rated = of.held().map(Held::ratedKpa).orElse(Held.USUAL_RATED);
+    boolean without =
+        look.state() == LookState.PRESSED
+            && look.gauge().isPresent()
+            && look.gauge().getAsDouble() < PRESSED_SHARE * rated;
+    return without ? LookState.COLD : look.state();
+  }
+
+  /** Paper at a place counts once, as it came away last. */
+  private void paper() {
+    Map<String, Finding> last = new LinkedHashMap<>();
+    for (Observation.Blotted b : of.counting(Observation.Blotted.class)) {
+      String kind = b.damp() ? "damp-paper" : "dry-paper";
+      last.put(b.place(), VOCABULARY.check("blot").at(new Label(kind, b.place()), b.damp()));
+    }
+    findings.addAll(last.values());
+  }
+
+  /** Old glow that has not grown says nothing; glow never scanned before says little. */
+  private void lamp() {
+    Map<String, Scanned> last = new LinkedHashMap<>();
+    of.counting(Scanned.class).forEach(s -> last.put(s.place(), s));
+    for (Scanned scan : last.values()) {
+      boolean glows = scan.glow().counts();
+      if (glows || scan.glow() == Glow.DARK) {
+        String facts = scan.glow() == Glow.UNSCANNED ? "dye-unscanned" : "dye";
+        Label label = new Label(glows ? "glow" : "no-glow", scan.place());
+        findings.add(VOCABULARY.check(facts).at(label, glows));
+      }
+    }
+  }
+
+  /** Each condition of a place once. */
+  private void conditions() {
+    Set<Felt> once = new java.util.LinkedHashSet<>(of.counting(Felt.class));
+    for (Felt felt : once) {
+      String word = felt.saw().word();
+      findings.add(VOCABULARY.check(word).at(new Label(word, felt.place()), true));
+    }
+  }
+
+  /** The newest hold of each state, and a watch of the level. */
+  private void rates() {
+    of.held(false).ifPresent(this::cold);
+    of.held(true)
+        .ifPresent(
+            h -> rate(h, List.of("hot-hold-falls", "hot-hold-steady"), h.outcome(), Set.of()));
+    of.counting(LevelWatched.class).stream()
+        .reduce((a, b) -> b)
+        .ifPresent(
+            w ->
+                findings.add(
+                    new MeasuredRate(
+                        Label.of(falls(w.rate(), w.rateU()) ? "level-falls" : "level-stands"),
+                        w.rate(),
+                        w.rateU(),
+                        (place, mode) -> !cutOffNow().contains(place))));
+  }
+
+  private Set<String> cutOffNow() {
+    return of.circuit().joints().stream()
+        .filter(j -> of.now().cutOff().contains(j.branch()))
+        .map(Joint::code)
+        .collect(java.util.stream.Collectors.toSet());
+  }
+
+  /** What is left once the sites are taken off: whatever else leaks has to explain it. */
+  private void cold(Held held) {
+    Optional<LeakBalance> balance = of.balance();
+    Outcome outcome =
+        balance.isPresent() && held.outcome() instanceof Outcome.Rate r
+            ? new Outcome.Rate(balance.get().unexplained(), balance.get().unexplainedU(), r.law())
+            : held.outcome();
+    Set<String> taken = new java.util.HashSet<>(of.measured());
+    if (balance.isPresent() && of.counting(InCylinder.class).stream().anyMatch(InCylinder::wet)) {
+      of.places().stream().filter(PlaceFacts::inside).forEach(p -> taken.add(p.place()));
+    }
+    boolean rest = !of.measured().isEmpty() && balance.isPresent();
+    List<String> kinds =
+        rest ? List.of("hold-rest", "hold-explained") : List.of("hold-falls", "hold-steady");
+    rate(held, kinds, outcome, taken);
+  }
+
+  private static boolean falls(double rate, double u) {
+    return rate > DecisionLimits.K * u;
+  }
+
+  /** Of a gross leak only a lower bound is known. */
+  private void rate(Held held, List<String> kinds, Outcome outcome, Set<String> taken) {
+    Scoped scoped = Scoped.of(of.circuit(), of.now(), held.scope());
+    double rate;
+    double u;
+    if (outcome instanceof Outcome.Rate r) {
+      rate = r.rate();
+      u = r.u();
+    } else if (outcome instanceof Outcome.AtLeast gross) {
+      rate = gross.rate();
+      u = GROSS_U * gross.rate();
+    } else {
+      return;
+    }
+    findings.add(
+        new MeasuredRate(
+            Label.of(falls(rate, u) ? kinds.get(0) : kinds.get(1)),
+            rate,
+            u,
+            (place, mode) -> scoped.exercises(place, mode) && !taken.contains(place)));
+  }
+
+  /** More is lost than was measured: then something leaks that the tests did not exercise. */
+  private void complaint() {
+    MoreLost.of(of)
+        .filter(m -> m.apart() > MoreIsLost.CRITICAL)
+        .ifPresent(
+            m ->
+                findings.add(
+                    new MoreIsLost(
+                        Label.of("more-is-lost"), m.apart(), (p, mode) -> !m.exercised(p, mode))));
+  }
+}

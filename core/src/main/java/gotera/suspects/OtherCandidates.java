@@ -1,0 +1,210 @@
+package gotera.suspects;
+
+import gotera.circuit.Circuit.Joint;
+import gotera.evidence.Check;
+import gotera.evidence.Finding;
+import gotera.evidence.Label;
+import gotera.evidence.Mode;
+import gotera.evidence.Posterior;
+import gotera.look.LookState;
+import gotera.suspects.Candidates.Candidate;
+import gotera.suspects.Checked.Bubbled;
+import gotera.suspects.Checked.Fluid;
+import gotera.suspects.Checked.FluidSeen;
+import gotera.suspects.Checked.InCylinder;
+import gotera.suspects.Observation.GasChecked;
+import gotera.suspects.Observation.Held;
+import gotera.suspects.Observation.Scanned;
+import gotera.suspects.Observation.Scope;
+import gotera.suspects.Proposal.First;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/** Checks that are no look at one place: a hold, dye, gas, bubbles, cylinders, fluids, the cap. */
+final class OtherCandidates {
+  private static final Vocabulary VOCABULARY = Vocabulary.published();
+
+  private final Case of;
+  private final Posterior known;
+  private final Preparation preparation;
+  private final Set<String> outOfTest;
+  private final List<Candidate> all = new ArrayList<>();
+
+  private OtherCandidates(Case of, Posterior known) {
+    this.of = of;
+    this.known = known;
+    this.preparation = Preparation.of(of);
+    this.outOfTest = Scoped.of(of.circuit(), of.now(), Scope.of(Candidates.loop(of))).out();
+  }
+
+  static List<Candidate> of(Case of, Posterior known) {
+    OtherCandidates others = new OtherCandidates(of, known);
+    others.hold();
+    others.dye();
+    others.inside();
+    others.fluids();
+    others.cap();
+    return List.copyOf(others.all);
+  }
+
+  /** A hold, where none counts yet or part of the circuit was not in it. */
+  private void hold() {
+    boolean measured =
+        of.held(false).filter(h -> h.outcome() instanceof Observation.Outcome.Nothing).isEmpty()
+            && of.held(false).isPresent();
+    if (measured && !partLeftOut()) {
+      return;
+    }
+    Scoped scoped = Scoped.of(of.circuit(), of.now(), Scope.of(Candidates.loop(of)));
+    CheckFacts facts = VOCABULARY.check(Candidates.TEST);
+    Map<String, Double> causes = new HashMap<>();
+    of.places().stream()
+        .filter(p -> !scoped.out().contains(p.place()))
+        .forEach(p -> causes.put(p.place(), facts.sees()));
+    Map<Mode, Double> acts = new EnumMap<>(Mode.class);
+    scoped.acts().forEach((mode, factor) -> acts.put(mode, factor >= 1 ? 1.0 : 0));
+    add(
+        Label.of(Candidates.TEST),
+        VOCABULARY.minutes(Candidates.TEST),
+        preparation.before(LookState.PRESSED),
+        new RegionFacts(Candidates.TEST, causes, acts, facts.falseAlarm()));
+  }
+
+  /** Whether the last hold left something out that is not cut off for good. */
+  boolean partLeftOut() {
+    return partLeftOut(of);
+  }
+
+  static boolean partLeftOut(Case of) {
+    return of.held(false)
+        .map(Held::scope)
+        .filter(s -> s.heaterValveShut() || !of.now().cutOff().containsAll(s.cutOff()))
+        .isPresent();
+  }
+
+  private void add(Label label, double minutes, List<First> first, RegionFacts facts) {
+    List<String> settles =
+        facts.causes().keySet().stream()
+            .filter(c -> of.places().stream().anyMatch(p -> p.place().equals(c)))
+            .sorted(
+                Comparator.comparingDouble(
+                        (String c) -> -known.marginal(c) * facts.causes().getOrDefault(c, 0.0))
+                    .thenComparing(c -> c))
+            .limit(MOST_SETTLED)
+            .toList();
+    if (!settles.isEmpty()) {
+      all.add(
+          new Candidate(
+              new Check(
+                  label,
+                  Preparation.minutes(first) + minutes,
+                  List.of(facts.finding(label, true), facts.finding(label, false))),
+              first,
+              settles));
+    }
+  }
+
+  private static final int MOST_SETTLED = 3;
+
+  /** Dye comes after the eye: once most of what shows outside was looked at. */
+  private boolean lookedFor() {
+    return Outside.of(of, LookState.PRESSED, outOfTest).dry() > HALF
+        || Outside.of(of, LookState.RUNNING, Set.of()).dry() > HALF;
+  }
+
+  private static final double HALF = 0.5;
+
+  /** Dye shows one of the places, or none. */
+  private void dye() {
+    if (!of.counting(Scanned.class).isEmpty() || !lookedFor()) {
+      return;
+    }
+    CheckFacts facts = VOCABULARY.check(Candidates.DYE);
+    Map<String, Double> shows = new HashMap<>();
+    of.circuit().joints().stream()
+        .map(Joint::code)
+        .filter(j -> !Candidates.cutOff(of, j))
+        .forEach(j -> shows.put(j, facts.sees()));
+    Label label = Label.of(Candidates.DYE);
+    List<Finding> outcomes = new ArrayList<>();
+    outcomes.add(new Finding.Shown(label, "", shows, facts.falseAlarm()));
+    double each = facts.falseAlarm() / shows.size();
+    shows.keySet().stream()
+        .sorted()
+        .forEach(p -> outcomes.add(new Finding.Shown(label, p, shows, each)));
+    all.add(
+        new Candidate(
+            new Check(label, VOCABULARY.minutes(Candidates.DYE), outcomes),
+            List.of(),
+            known.suspects().stream()
+                .map(Posterior.Suspect::place)
+                .filter(shows::containsKey)
+                .limit(MOST_SETTLED)
+                .toList()));
+  }
+
+  private void inside() {
+    if (of.circuit().part("block").isEmpty()) {
+      return;
+    }
+    if (of.counting(GasChecked.class).stream().noneMatch(g -> g.notCounted().isEmpty())) {
+      result(Candidates.GAS, "gas", preparation.before(LookState.RUNNING));
+    }
+    if (of.counting(Bubbled.class).stream().noneMatch(b -> b.notCounted().isEmpty())) {
+      result("bubbles", "gas-bubbles", preparation.before(LookState.RUNNING));
+    }
+    List<InCylinder> cylinders = of.counting(InCylinder.class);
+    if (cylinders.stream().allMatch(InCylinder::pooled)) {
+      result("cylinder", "wet-cylinder", preparation.before(LookState.PRESSED));
+    }
+  }
+
+  private void result(String check, String facts, List<First> first) {
+    add(Label.of(check), VOCABULARY.minutes(check), first, VOCABULARY.result(facts));
+  }
+
+  private void fluids() {
+    Set<Fluid> seen = new HashSet<>();
+    of.counting(FluidSeen.class).forEach(f -> seen.add(f.at()));
+    boolean burns = of.circuit().part("block").isPresent();
+    boolean gearbox = of.circuit().joint("gearbox-cooler.core").isPresent();
+    for (Fluid fluid : List.of(Fluid.DIPSTICK, Fluid.COOLANT_SURFACE, Fluid.GEARBOX)) {
+      boolean there = fluid == Fluid.GEARBOX ? gearbox : burns;
+      if (there && !seen.contains(fluid)) {
+        String facts =
+            switch (fluid) {
+              case GEARBOX -> "pink-gearbox";
+              case COOLANT_SURFACE ->
+                  gearbox && seen.contains(Fluid.GEARBOX) ? "pink-coolant" : "oil-film";
+              default -> "dipstick-emulsion";
+            };
+        add(
+            new Label("fluid", fluid.word()),
+            VOCABULARY.minutes("fluid"),
+            List.of(),
+            VOCABULARY.result(facts));
+      }
+    }
+  }
+
+  private void cap() {
+    CheckFacts facts = VOCABULARY.check("cap-test");
+    Label label = new Label("cap-test", "cap.neck");
+    if (of.circuit().joint("cap.neck").isPresent()) {
+      all.add(
+          new Candidate(
+              new Check(
+                  label,
+                  VOCABULARY.minutes("cap-test"),
+                  List.of(facts.at(label, true), facts.at(label, false))),
+              List.of(),
+              List.of("cap.neck")));
+    }
+  }
+}

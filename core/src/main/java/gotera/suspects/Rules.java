@@ -1,0 +1,191 @@
+package gotera.suspects;
+
+import gotera.balance.LeakBalance;
+import gotera.evidence.MoreIsLost;
+import gotera.evidence.Posterior;
+import gotera.look.LookState;
+import gotera.pressure.verdict.VerdictKind;
+import gotera.suspects.Checked.Bubbled;
+import gotera.suspects.Checked.Felt;
+import gotera.suspects.Checked.FluidSeen;
+import gotera.suspects.Checked.InCylinder;
+import gotera.suspects.Flag.Kind;
+import gotera.suspects.Observation.GasChecked;
+import gotera.suspects.Observation.GasColour;
+import gotera.suspects.Observation.Held;
+import gotera.suspects.Observation.Looked;
+import gotera.suspects.Observation.Outcome;
+import gotera.suspects.Observation.Replaced;
+import gotera.suspects.Observation.Scanned;
+import gotera.uncertainty.DecisionLimits;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/** The rules of the trade that apply to a case, and why. */
+final class Rules {
+  /**
+   * From this probability on, of all its places, a part is a suspect where it leads (our
+   * judgement).
+   */
+  private static final double SUSPECT = 0.25;
+
+  /** The same where it does not lead (our judgement, untested). */
+  private static final double EVEN = 0.5;
+
+  private final Case of;
+  private final Posterior known;
+  private final List<Flag> flags = new ArrayList<>();
+
+  private Rules(Case of, Posterior known) {
+    this.of = of;
+    this.known = known;
+  }
+
+  static List<Flag> of(Case of, Posterior known) {
+    Rules rules = new Rules(of, known);
+    rules.dangers();
+    rules.sameParts();
+    rules.doNotCount();
+    rules.holds();
+    rules.decisive();
+    rules.thermostat();
+    return List.copyOf(rules.flags);
+  }
+
+  private void add(boolean applies, Kind kind) {
+    if (applies) {
+      flags.add(Flag.of(kind));
+    }
+  }
+
+  private void dangers() {
+    add(
+        of.counting(FluidSeen.class).stream().anyMatch(f -> f.saw() == Checked.Look.PINK),
+        Kind.STOP_DRIVING);
+    List<InCylinder> wet = of.counting(InCylinder.class).stream().filter(InCylinder::wet).toList();
+    add(!wet.isEmpty(), Kind.HYDRAULIC_LOCK);
+    add(!wet.isEmpty() && wet.stream().allMatch(InCylinder::pooled), Kind.POOLED_FOR_WEEKS);
+  }
+
+  /** Only where that part is under suspicion, and nobody checked for gas yet. */
+  private void sameParts() {
+    boolean checked =
+        of.counting(GasChecked.class).stream().anyMatch(g -> g.notCounted().isEmpty());
+    boolean burns = of.circuit().part("block").isPresent();
+    for (Observation o : of.observed()) {
+      if (o instanceof Replaced r && r.daysAgo() <= Case.SOON && burns && !checked) {
+        Set<String> parts = new HashSet<>(Case.VOCABULARY.found("part", r.part()));
+        if (suspected(parts)) {
+          flags.add(new Flag(Kind.GAS_CHECK_FIRST, r.part(), r.daysAgo()));
+        }
+      }
+    }
+  }
+
+  /** Where the likeliest place is one of its, or its places together are as likely as not. */
+  private boolean suspected(Set<String> parts) {
+    double sum =
+        known.suspects().stream()
+            .filter(s -> parts.contains(Case.part(s.place())))
+            .mapToDouble(Posterior.Suspect::probability)
+            .sum();
+    boolean first = parts.contains(Case.part(known.suspects().get(0).place()));
+    return sum >= (first ? SUSPECT : EVEN);
+  }
+
+  private void doNotCount() {
+    of.counting(GasChecked.class).stream()
+        .filter(g -> !g.notCounted().isEmpty())
+        .map(g -> String.join(",", g.notCounted()))
+        .forEach(c -> flags.add(Flag.of(Kind.COMBUSTION_GAS_DOES_NOT_COUNT, c)));
+    of.counting(Bubbled.class).stream()
+        .filter(b -> !b.notCounted().isEmpty())
+        .map(b -> String.join(",", b.notCounted()))
+        .forEach(c -> flags.add(Flag.of(Kind.BUBBLES_DO_NOT_COUNT, c)));
+  }
+
+  private void holds() {
+    Optional<Held> cold = of.held(false);
+    Optional<Outcome> outcome = cold.map(Held::outcome);
+    add(outcome.filter(Outcome.AtLeast.class::isInstance).isPresent() && !found(), Kind.GROSS_LEAK);
+    add(
+        cold.filter(h -> h.verdict() == VerdictKind.STOPPED).isPresent(),
+        Kind.PLACE_SEEN_NOT_MEASURED);
+    add(another(), Kind.ANOTHER_LEAK);
+  }
+
+  /** Whether sites with a measured flow leave a rest. */
+  private boolean another() {
+    return of.balance().filter(LeakBalance::anotherLeak).isPresent() && !of.measured().isEmpty();
+  }
+
+  private void decisive() {
+    boolean falls =
+        of.held(false).filter(Rules::falls).isPresent()
+            && of.balance().filter(b -> !b.anotherLeak()).isEmpty();
+    boolean outsideFound = !another() && found();
+    add(
+        falls && !outsideFound && !insideFound() && dryOutside(LookState.PRESSED),
+        Kind.FALLS_AND_DRY_OUTSIDE);
+    boolean lost = Signs.lost(of) && !of.afterRepair();
+    boolean hotLeak = of.held(true).filter(Rules::falls).isPresent();
+    boolean nothing = !found() && !insideFound() && !hotLeak;
+    add(lost && nothing && of.held(false).filter(Rules::steady).isPresent(), Kind.STEADY_YET_LOST);
+    add(
+        of.held(false).filter(Rules::falls).isPresent()
+            && MoreLost.of(of).filter(m -> m.apart() > MoreIsLost.CRITICAL).isPresent(),
+        Kind.LOSS_EXCEEDS_LEAK);
+    add(
+        nothing
+            && of.held(false).filter(Rules::falls).isEmpty()
+            && of.counting(Scanned.class).isEmpty()
+            && dryOutside(LookState.RUNNING),
+        Kind.NOTHING_FOUND);
+    add(Signs.groundHides(of), Kind.GROUND_HIDES_DRIPS);
+  }
+
+  private void thermostat() {
+    Optional<ThermostatSays> says = ThermostatSays.of(of);
+    add(says.filter(s -> s == ThermostatSays.STUCK_OPEN).isPresent(), Kind.THERMOSTAT_STUCK_OPEN);
+    add(says.filter(s -> s == ThermostatSays.SHUT).isPresent(), Kind.THERMOSTAT_SHUT);
+  }
+
+  /** What was not in the test, or is found already, need not be dry. */
+  private boolean dryOutside(LookState state) {
+    Set<String> without = new HashSet<>(of.measured());
+    if (state == LookState.PRESSED) {
+      of.held(false)
+          .map(h -> Scoped.of(of.circuit(), of.now(), h.scope()))
+          .ifPresent(s -> without.addAll(s.out()));
+    }
+    return Outside.of(of, state, without).everywhere();
+  }
+
+  private static boolean falls(Held held) {
+    return held.verdict() == VerdictKind.LEAK || held.outcome() instanceof Outcome.AtLeast;
+  }
+
+  private static boolean steady(Held held) {
+    return held.outcome() instanceof Outcome.Rate r
+        && !falls(held)
+        && r.rate() <= DecisionLimits.K * r.u();
+  }
+
+  /** Whether coolant was seen to leave somewhere. */
+  private boolean found() {
+    return of.latest().stream().anyMatch(Looked::wet)
+        || of.counting(Scanned.class).stream().anyMatch(s -> s.glow().counts())
+        || of.counting(Felt.class).stream().anyMatch(f -> f.saw().leaves());
+  }
+
+  private boolean insideFound() {
+    return of.counting(InCylinder.class).stream().anyMatch(InCylinder::wet)
+        || of.counting(GasChecked.class).stream()
+            .anyMatch(g -> g.notCounted().isEmpty() && g.colour() != GasColour.BLUE)
+        || of.counting(Bubbled.class).stream()
+            .anyMatch(b -> b.notCounted().isEmpty() && b.result().gas());
+  }
+}

@@ -1,0 +1,107 @@
+package gotera.suspects;
+
+import gotera.evidence.Finding;
+import gotera.evidence.Label;
+import gotera.look.LookState;
+import gotera.suspects.Checked.Bubbled;
+import gotera.suspects.Checked.FluidSeen;
+import gotera.suspects.Observation.Dripped;
+import gotera.suspects.Observation.Sign;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Predicate;
+
+/** Signs that were told: each once, and not where the same was seen more closely. */
+final class Signs {
+  private static final Set<String> LOST =
+      Set.of("puddle-overnight", "loss-after-drive", "loss-while-running", "never-on-the-ground");
+
+  /** What a sign of a drip speaks of. */
+  private static final Map<String, String> REGIONS =
+      Map.of(
+          "drip-front",
+          "front",
+          "drip-middle",
+          "engine",
+          "drip-rear",
+          "engine",
+          "wet-footwell",
+          "cabin");
+
+  private Signs() {}
+
+  /** The signs that count. */
+  static Set<String> counting(Case of) {
+    Set<String> told = told(of);
+    List<Predicate<String>> seenCloser = new ArrayList<>();
+    List<Dripped> drips = Drips.located(of);
+    seenCloser.add(
+        s ->
+            REGIONS.containsKey(s)
+                && drips.stream().anyMatch(d -> d.spot().region().equals(REGIONS.get(s))));
+    seenCloser.add(s -> s.equals("puddle-overnight") && drips.stream().anyMatch(Signs::puddle));
+    seenCloser.add(s -> s.equals("puddle-overnight") && told.stream().anyMatch(Signs::outside));
+    seenCloser.add(s -> s.equals("never-on-the-ground") && groundHides(of));
+    seenCloser.add(
+        s ->
+            s.equals("bubbles-at-neck")
+                && of.counting(Bubbled.class).stream().anyMatch(b -> b.notCounted().isEmpty()));
+    boolean fluids = !of.counting(FluidSeen.class).isEmpty();
+    seenCloser.add(s -> fluids && (s.equals("pale-emulsion") || s.equals("pink-froth")));
+    boolean thermostat = ThermostatSays.of(of).filter(ThermostatSays::fault).isPresent();
+    seenCloser.add(s -> thermostat && (s.equals("no-cabin-heat") || s.equals("needle-rises")));
+    told.removeIf(s -> seenCloser.stream().anyMatch(p -> p.test(s)));
+    return told;
+  }
+
+  private static Set<String> told(Case of) {
+    Set<String> told = new LinkedHashSet<>();
+    of.observed().stream()
+        .filter(Sign.class::isInstance)
+        .map(o -> ((Sign) o).sign())
+        .filter(s -> Case.VOCABULARY.sign(s).isPresent())
+        .forEach(told::add);
+    return told;
+  }
+
+  private static boolean puddle(Dripped drip) {
+    return (drip.state() == LookState.PARKED || drip.state() == LookState.COLD)
+        && !drip.spot().region().equals("cabin");
+  }
+
+  private static boolean outside(String sign) {
+    return sign.equals("drip-front") || sign.equals("drip-middle") || sign.equals("drip-rear");
+  }
+
+  /** On loose ground no puddle is seen. */
+  static boolean groundHides(Case of) {
+    return of.newest(Told.Ground.class).filter(g -> g.surface() == Told.Surface.SOFT).isPresent();
+  }
+
+  /** Whether coolant is lost, by what was told. */
+  static boolean lost(Case of) {
+    return of.newest(Told.Loss.class).isPresent() || told(of).stream().anyMatch(LOST::contains);
+  }
+
+  static List<Finding> of(Case of) {
+    Set<String> counting = counting(of);
+    List<Finding> findings = new ArrayList<>();
+    for (String sign : counting) {
+      RegionFacts facts = Case.VOCABULARY.sign(sign).orElseThrow();
+      // a drip told without its time is that of the puddle in the morning
+      boolean parked = outside(sign) && told(of).contains("puddle-overnight");
+      findings.add(
+          (parked ? facts.acting(Case.VOCABULARY.acts("told-parked")) : facts)
+              .finding(Label.of(sign), true));
+    }
+    Optional<Told.Loss> loss = of.newest(Told.Loss.class);
+    if (loss.isPresent() && counting.stream().noneMatch(LOST::contains)) {
+      findings.add(Case.VOCABULARY.result("lost-at-all").finding(Label.of("lost-at-all"), true));
+    }
+    return findings;
+  }
+}

@@ -1,0 +1,23 @@
+package gotera.suspects;
+
+import gotera.look.Sight;
+import gotera.suspects.Checked.Felt;
+import gotera.suspects.Observation.Scanned;
+import java.util.Set;
+
+/** Whether something that was seen, smelled or told leads to places. */
+final class Trails {
+  private static final Set<String> LEADING =
+      Set.of("drip-front", "drip-middle", "drip-rear", "sweet-smell-cabin", "wet-footwell");
+
+  private Trails() {}
+
+  static boolean lead(Case of) {
+    return !Drips.located(of).isEmpty()
+        || of.latest().stream().anyMatch(l -> l.wet() || l.saw() == Sight.STAINED)
+        || of.counting(Scanned.class).stream().anyMatch(s -> s.glow().counts())
+        || !of.counting(Felt.class).isEmpty()
+        || of.counting(Observation.Blotted.class).stream().anyMatch(Observation.Blotted::damp)
+        || !of.afterRepair() && Signs.counting(of).stream().anyMatch(LEADING::contains);
+  }
+}

@@ -1,0 +1,229 @@
+package gotera.web.inside;
+
+import gotera.circuit.Features.Drive;
+import gotera.suspects.Checked;
+import gotera.suspects.Checked.Bubbles;
+import gotera.suspects.Checked.Fluid;
+import gotera.suspects.Checked.FluidSeen;
+import gotera.suspects.Checked.Hiss;
+import gotera.suspects.Checked.Hissed;
+import gotera.suspects.Checked.InCylinder;
+import gotera.suspects.Checked.TwoTemperatures;
+import gotera.suspects.Observation.GasColour;
+import gotera.web.circuit.EngineTypeService;
+import gotera.web.figures.Entry;
+import gotera.web.figures.FieldProblems;
+import gotera.web.figures.Figures;
+import gotera.web.finding.Finding;
+import gotera.web.frame.NotFound;
+import gotera.web.frame.Pages;
+import gotera.web.job.JobPlace;
+import gotera.web.job.JobService;
+import gotera.web.job.Step;
+import gotera.web.words.Words;
+import gotera.word.Worded;
+import java.security.Principal;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.UUID;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+
+/** Inside: gas, bubbles, cylinders, fluids, the two hoses, what the hiss said. */
+@Controller
+class InsideController {
+  private final InsideService inside;
+  private final EngineTypeService types;
+  private final JobService jobs;
+  private final Words words;
+
+  InsideController(InsideService inside, EngineTypeService types, JobService jobs, Words words) {
+    this.inside = inside;
+    this.types = types;
+    this.jobs = jobs;
+    this.words = words;
+  }
+
+  /** Something that was found, as the page lists it. */
+  record Line(String id, String said) {}
+
+  @GetMapping("/jobs/{id}/inside")
+  String page(@PathVariable UUID id, Figures figures, Model model) {
+    jobs.require(id);
+    return page(id, InsideForm.EMPTY, Map.of(), figures, model);
+  }
+
+  @PostMapping("/jobs/{id}/inside/gas")
+  String gas(@PathVariable UUID id, @ModelAttribute InsideForm form, Principal principal) {
+    burns(id);
+    GasColour colour = word(GasColour.class, form.saw());
+    GasColour never =
+        types.features(id).drive() == Drive.DIESEL ? GasColour.YELLOW : GasColour.GREEN;
+    if (colour == never) {
+      throw new NotFound("a colour that this fuel gives: " + colour.word());
+    }
+    inside.gas(id, colour, form.unmet(InsideService.GAS_CONDITIONS), principal.getName());
+    return back(id);
+  }
+
+  @PostMapping("/jobs/{id}/inside/bubbles")
+  String bubbles(@PathVariable UUID id, @ModelAttribute InsideForm form, Principal principal) {
+    burns(id);
+    inside.bubbles(
+        id,
+        word(Bubbles.class, form.saw()),
+        form.unmet(InsideService.BUBBLE_CONDITIONS),
+        principal.getName());
+    return back(id);
+  }
+
+  @PostMapping("/jobs/{id}/inside/cylinders")
+  Object cylinder(
+      @PathVariable UUID id,
+      @ModelAttribute InsideForm form,
+      Figures figures,
+      Principal principal,
+      Model model) {
+    burns(id);
+    FieldProblems problems = new FieldProblems(words);
+    Optional<InCylinder> seen = form.cylinder(problems, figures);
+    if (seen.isEmpty()) {
+      return refused(id, form, problems, figures, model);
+    }
+    inside.cylinder(id, seen.get(), principal.getName());
+    return back(id);
+  }
+
+  @PostMapping("/jobs/{id}/inside/fluids")
+  String fluid(
+      @PathVariable UUID id,
+      @RequestParam(defaultValue = "") String at,
+      @ModelAttribute InsideForm form,
+      Principal principal) {
+    burns(id);
+    FluidSeen seen =
+        new FluidSeen(word(Fluid.class, Entry.text(at, 40)), word(Checked.Look.class, form.saw()));
+    inside.fluid(id, seen, principal.getName());
+    return back(id);
+  }
+
+  @PostMapping("/jobs/{id}/inside/hoses")
+  Object hoses(
+      @PathVariable UUID id,
+      @ModelAttribute InsideForm form,
+      Figures figures,
+      Principal principal,
+      Model model) {
+    jobs.require(id);
+    FieldProblems problems = new FieldProblems(words);
+    Optional<TwoTemperatures> taken = form.hoses(problems, figures);
+    if (taken.isEmpty()) {
+      return refused(id, form, problems, figures, model);
+    }
+    inside.hoses(id, taken.get(), principal.getName());
+    return back(id);
+  }
+
+  @PostMapping("/jobs/{id}/inside/hiss")
+  Object hiss(
+      @PathVariable UUID id,
+      @ModelAttribute InsideForm form,
+      Figures figures,
+      Principal principal,
+      Model model) {
+    jobs.require(id);
+    FieldProblems problems = new FieldProblems(words);
+    OptionalDouble coolant = form.coolant(problems, figures);
+    if (!problems.none()) {
+      return refused(id, form, problems, figures, model);
+    }
+    inside.hiss(id, new Hissed(word(Hiss.class, form.saw()), coolant), principal.getName());
+    return back(id);
+  }
+
+  /** What burns nothing has no gas, no cylinders and no oil. */
+  private void burns(UUID id) {
+    jobs.require(id);
+    if (types.features(id).drive() == Drive.ELECTRIC) {
+      throw new NotFound("a check that an electric drive has");
+    }
+  }
+
+  private static <E extends Enum<E> & Worded> E word(Class<E> choice, String word) {
+    return Worded.of(choice, word).orElseThrow(() -> new NotFound(word));
+  }
+
+  private static String back(UUID id) {
+    return "redirect:/jobs/" + id + "/inside";
+  }
+
+  private Object refused(
+      UUID id, InsideForm form, FieldProblems problems, Figures figures, Model model) {
+    return Pages.unprocessable(page(id, form, problems.sentences(), figures, model), model);
+  }
+
+  private String page(
+      UUID id, InsideForm form, Map<String, String> problems, Figures figures, Model model) {
+    Drive drive = types.features(id).drive();
+    model.addAttribute("place", new JobPlace(id, Step.INSIDE, figures));
+    model.addAttribute("form", form);
+    model.addAttribute("problems", problems);
+    model.addAttribute("burns", drive != Drive.ELECTRIC);
+    model.addAttribute(
+        "colours",
+        List.of(
+            GasColour.BLUE.word(),
+            (drive == Drive.DIESEL ? GasColour.GREEN : GasColour.YELLOW).word()));
+    model.addAttribute("gasConditions", InsideService.GAS_CONDITIONS);
+    model.addAttribute("bubbleConditions", InsideService.BUBBLE_CONDITIONS);
+    model.addAttribute("bubbles", Worded.words(Bubbles.class));
+    model.addAttribute("fluids", fluids(id));
+    model.addAttribute("hisses", Worded.words(Hiss.class));
+    model.addAttribute(
+        "lines", inside.all(id).stream().map(f -> line(f.finding(), figures)).toList());
+    return "inside/inside";
+  }
+
+  /** A fluid with what it can look like. */
+  record FluidAsked(String at, List<String> looks) {}
+
+  private List<FluidAsked> fluids(UUID id) {
+    List<FluidAsked> fluids = new ArrayList<>();
+    for (Fluid fluid : Fluid.values()) {
+      List<String> looks =
+          switch (fluid) {
+            case OIL_CAP, DIPSTICK -> List.of("clean", "pale-emulsion");
+            case GEARBOX -> List.of("clean", "pink");
+            case COOLANT_SURFACE -> List.of("clean", "oil-film", "pink");
+          };
+      fluids.add(new FluidAsked(fluid.word(), looks));
+    }
+    return fluids;
+  }
+
+  private Line line(Finding f, Figures figures) {
+    List<String> said = new ArrayList<>();
+    said.add(words.say(f.check() + ".saw." + f.saw()));
+    f.measures().millilitres().ifPresent(ml -> said.add(figures.volume(ml)));
+    f.measures().celsius().ifPresent(c -> said.add(figures.temperature(c, 0)));
+    f.measures().lowerCelsius().ifPresent(c -> said.add(figures.temperature(c, 0)));
+    f.measures().minutes().ifPresent(m -> said.add(words.say("inside.minutes", Figures.plain(m))));
+    f.unmet().stream().sorted().forEach(u -> said.add(words.say("unmet." + u)));
+    String about =
+        f.check().equals(InsideService.CYLINDER)
+            ? words.say("inside.cylinder", f.subject())
+            : f.subject().isEmpty()
+                ? words.say("check." + f.check())
+                : words.say("fluid." + f.subject());
+    String when = Figures.timeOfDay(f.at()) + " " + f.by();
+    return new Line(f.id().toString(), about + ": " + String.join(", ", said) + " \u00b7 " + when);
+  }
+}

@@ -1,0 +1,95 @@
+package gotera.web.inside;
+
+import gotera.range.Range;
+import gotera.suspects.Checked.InCylinder;
+import gotera.suspects.Checked.TwoTemperatures;
+import gotera.web.figures.Entry;
+import gotera.web.figures.FieldProblems;
+import gotera.web.figures.Figures;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.jspecify.annotations.Nullable;
+
+/**
+ * What was found inside, as typed; each check uses some of it.
+ *
+ * @param saw what was seen
+ * @param unmet conditions that were not met
+ * @param number which cylinder
+ * @param caught what was drawn off
+ * @param minutes how long under pressure
+ * @param upper temperature of the upper hose
+ * @param lower temperature of the lower hose
+ * @param idling minutes of idling
+ * @param coolant temperature at opening
+ */
+record InsideForm(
+    String saw,
+    @Nullable List<String> unmet,
+    String number,
+    String caught,
+    String minutes,
+    String upper,
+    String lower,
+    String idling,
+    String coolant) {
+  static final InsideForm EMPTY = new InsideForm("", List.of(), "", "", "", "", "", "", "");
+
+  /** Everything absent is empty. */
+  InsideForm {
+    saw = Entry.text(saw, 40);
+    unmet = unmet == null ? List.of() : List.copyOf(unmet);
+    number = Entry.text(number, 10);
+    caught = Entry.text(caught, 40);
+    minutes = Entry.text(minutes, 40);
+    upper = Entry.text(upper, 40);
+    lower = Entry.text(lower, 40);
+    idling = Entry.text(idling, 40);
+    coolant = Entry.text(coolant, 40);
+  }
+
+  /** The conditions that were not met, of those that a check has. */
+  Set<String> unmet(List<String> known) {
+    return unmet == null
+        ? Set.of()
+        : unmet.stream().filter(known::contains).collect(Collectors.toSet());
+  }
+
+  Optional<InCylinder> cylinder(FieldProblems problems, Figures figures) {
+    OptionalDouble which = problems.number("number", number, Range.CYLINDER);
+    OptionalDouble millilitres =
+        problems.millilitresIfTyped(
+            "caught", caught, figures.units().volume().millilitres(), Range.CAUGHT);
+    OptionalDouble pressed = problems.numberIfTyped("minutes", minutes, Range.GATHERED);
+    boolean whole = which.isEmpty() || which.getAsDouble() == Math.rint(which.getAsDouble());
+    if (!whole) {
+      problems.add("number", "problem.whole-number");
+    }
+    return problems.none()
+        ? Optional.of(
+            new InCylinder(
+                (int) which.getAsDouble(),
+                !saw.equals("dry"),
+                millilitres,
+                pressed,
+                saw.equals("pooled")))
+        : Optional.empty();
+  }
+
+  Optional<TwoTemperatures> hoses(FieldProblems problems, Figures figures) {
+    OptionalDouble high = problems.celsius("upper", upper, figures.units(), Range.COOLANT);
+    OptionalDouble low = problems.celsius("lower", lower, figures.units(), Range.COOLANT);
+    OptionalDouble time = problems.number("idling", idling, Range.IDLED);
+    return problems.none()
+        ? Optional.of(
+            new TwoTemperatures(high.getAsDouble(), low.getAsDouble(), time.getAsDouble()))
+        : Optional.empty();
+  }
+
+  OptionalDouble coolant(FieldProblems problems, Figures figures) {
+    return problems.celsiusIfTyped("coolant", coolant, figures.units(), Range.COOLANT);
+  }
+}
