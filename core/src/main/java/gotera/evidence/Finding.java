@@ -26,6 +26,14 @@ public interface Finding {
   double both(double one, double other);
 
   /**
+   * The same where another place is known to leak, whatever else does: what it would cause needs no
+   * other place.
+   */
+  default Finding given(String known) {
+    return this;
+  }
+
+  /**
    * Something about the whole vehicle: a loss is complained of, the level fell. A second fault
    * makes it no likelier.
    *
@@ -126,6 +134,12 @@ public interface Finding {
     public double both(double one, double other) {
       return wet ? Math.max(one, other) : Math.min(one, other);
     }
+
+    @Override
+    public Finding given(String known) {
+      double runs = runsDown.getOrDefault(known, 0.0) * acts.getOrDefault(Mode.ALWAYS, 1.0);
+      return new AtPlace(label, place, wet, sees, runsDown, acts, Math.max(falseAlarm, runs));
+    }
   }
 
   /**
@@ -181,6 +195,13 @@ public interface Finding {
       double not = seen ? (1 - one) * (1 - other) : one * other;
       double without2 = without <= 0 ? 0 : not / without;
       return seen ? 1 - without2 : without2;
+    }
+
+    @Override
+    public Finding given(String known) {
+      double caused =
+          Math.min(MOST, causes.getOrDefault(known, 0.0) * acts.getOrDefault(Mode.ALWAYS, 1.0));
+      return new InRegion(label, seen, causes, acts, 1 - (1 - falseAlarm) * (1 - caused));
     }
   }
 

@@ -2,9 +2,12 @@ package gotera.suspects;
 
 import gotera.evidence.Finding;
 import gotera.evidence.Hypothesis;
+import gotera.evidence.Label;
 import gotera.evidence.Posterior;
 import gotera.evidence.Weighing;
 import gotera.suspects.Flag.Kind;
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Set;
@@ -40,9 +43,8 @@ public record Assessment(
 
   /** Assesses a job. */
   public static Assessment of(Case of) {
-    List<Hypothesis> places = of.places().stream().map(PlaceFacts::hypothesis).toList();
-    List<Finding> findings = Findings.of(of);
-    Weighing weighing = Weighing.of(places, findings);
+    List<Hypothesis> places = of.open().stream().map(PlaceFacts::hypothesis).toList();
+    Weighing weighing = Weighing.of(places, rest(of, of.measured()));
     Posterior known = weighing.all();
     List<Flag> flags = Rules.of(of, known);
     Set<Kind> kinds = EnumSet.noneOf(Kind.class);
@@ -50,16 +52,56 @@ public record Assessment(
     return new Assessment(
         of,
         known,
-        of.isProven() ? List.of() : suspects(weighing),
+        of.isProven() ? List.of() : suspects(of, weighing),
         flags,
         of.isProven() ? List.of() : NextSteps.of(of, known, kinds));
   }
 
-  private static List<Suspect> suspects(Weighing weighing) {
-    return weighing.all().suspects().stream()
+  /**
+   * What is left to be explained once the places whose flow was measured are known to leak: their
+   * own looks are used up, and what they cause needs no other place.
+   */
+  private static List<Finding> rest(Case of, Set<String> measured) {
+    List<Finding> rest = new ArrayList<>();
+    for (Finding f : Findings.of(of)) {
+      if (!(f instanceof Finding.AtPlace at && measured.contains(at.place()))) {
+        Finding given = f;
+        for (String place : measured) {
+          given = given.given(place);
+        }
+        rest.add(given);
+      }
+    }
+    return rest;
+  }
+
+  /** The places that were measured, and behind them those that may leak besides. */
+  private static List<Suspect> suspects(Case of, Weighing weighing) {
+    List<Suspect> suspects = new ArrayList<>();
+    for (PlaceFacts p : of.places()) {
+      if (of.measured().contains(p.place())) {
+        suspects.add(measured(of, p));
+      }
+    }
+    suspects.sort(Comparator.comparingDouble(Suspect::probability).reversed());
+    weighing.all().suspects().stream()
         .limit(MOST_SUSPECTS)
         .map(s -> new Suspect(s.place(), s.probability(), reasons(weighing, s.place())))
-        .toList();
+        .forEach(suspects::add);
+    return List.copyOf(suspects);
+  }
+
+  /** A place whose flow was counted, by its own looks alone. */
+  private static Suspect measured(Case of, PlaceFacts place) {
+    List<Finding> own =
+        Findings.of(of).stream()
+            .filter(f -> f instanceof Finding.AtPlace at && at.place().equals(place.place()))
+            .toList();
+    List<Finding> all = new ArrayList<>(own);
+    all.add(Case.VOCABULARY.check("count-drops").at(new Label("counted", place.place()), true));
+    Weighing weighing = Weighing.of(List.of(place.hypothesis()), all);
+    return new Suspect(
+        place.place(), weighing.all().marginal(place.place()), reasons(weighing, place.place()));
   }
 
   private static List<Posterior.Reason> reasons(Weighing weighing, String place) {

@@ -81,7 +81,7 @@ final class Candidates {
   private void looks() {
     Set<String> hidden = of.hidden();
     Set<String> unclear = unclear();
-    for (PlaceFacts p : of.places()) {
+    for (PlaceFacts p : of.open()) {
       boolean seen = !p.inside() && !hidden.contains(p.place());
       if (seen && !p.place().startsWith("elsewhere.") && !cutOff(of, p.place())) {
         for (LookState s : states()) {

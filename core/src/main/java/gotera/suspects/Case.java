@@ -219,6 +219,12 @@ public record Case(Circuit circuit, List<Observation> observed, AsNow now) {
         .toList();
   }
 
+  /** The places that are left once those whose flow was measured are known to leak. */
+  List<PlaceFacts> open() {
+    Set<String> measured = measured();
+    return places().stream().filter(p -> !measured.contains(p.place())).toList();
+  }
+
   /** The part that a place is of. */
   static String part(String place) {
     return place.substring(0, Math.max(0, place.indexOf('.')));

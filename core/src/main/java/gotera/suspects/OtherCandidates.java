@@ -64,7 +64,7 @@ final class OtherCandidates {
     Scoped scoped = Scoped.of(of.circuit(), of.now(), Scope.of(Candidates.loop(of)));
     CheckFacts facts = VOCABULARY.check(Candidates.TEST);
     Map<String, Double> causes = new HashMap<>();
-    of.places().stream()
+    of.open().stream()
         .filter(p -> !scoped.out().contains(p.place()))
         .forEach(p -> causes.put(p.place(), facts.sees()));
     Map<Mode, Double> acts = new EnumMap<>(Mode.class);
@@ -91,7 +91,7 @@ final class OtherCandidates {
   private void add(Label label, double minutes, List<First> first, RegionFacts facts) {
     List<String> settles =
         facts.causes().keySet().stream()
-            .filter(c -> of.places().stream().anyMatch(p -> p.place().equals(c)))
+            .filter(c -> of.open().stream().anyMatch(p -> p.place().equals(c)))
             .sorted(
                 Comparator.comparingDouble(
                         (String c) -> -known.marginal(c) * facts.causes().getOrDefault(c, 0.0))
@@ -196,7 +196,7 @@ final class OtherCandidates {
   private void cap() {
     CheckFacts facts = VOCABULARY.check("cap-test");
     Label label = new Label("cap-test", "cap.neck");
-    if (of.circuit().joint("cap.neck").isPresent()) {
+    if (of.open().stream().anyMatch(p -> p.place().equals("cap.neck"))) {
       all.add(
           new Candidate(
               new Check(

@@ -7,6 +7,7 @@ import gotera.evidence.Label;
 import gotera.suspects.Assessment;
 import gotera.suspects.Assessment.Suspect;
 import gotera.suspects.Case;
+import gotera.suspects.Flag;
 import gotera.suspects.Observation.Looked;
 import gotera.web.circuit.CircuitService;
 import gotera.web.circuit.CircuitWords;
@@ -79,9 +80,12 @@ class SuspectsService {
     return all;
   }
 
-  /** The rules of the trade that apply, in words. */
+  /** The rules of the trade that apply, in words; of another leak the balance speaks. */
   List<String> flags(UUID jobId) {
-    return assess(jobId).flags().stream().map(said::flag).toList();
+    return assess(jobId).flags().stream()
+        .filter(f -> f.kind() != Flag.Kind.ANOTHER_LEAK)
+        .map(said::flag)
+        .toList();
   }
 
   /** What comes first of what could be done. */

@@ -3,6 +3,7 @@ package gotera.web.history;
 import gotera.web.figures.Figures;
 import gotera.web.history.HistorySource.HistoryEntry;
 import gotera.web.words.Words;
+import gotera.word.Worded;
 import jakarta.persistence.Entity;
 import jakarta.persistence.EntityManager;
 import java.lang.reflect.Field;
@@ -83,7 +84,9 @@ public class AuditTrail {
     now.forEach(
         (field, value) -> {
           String old = was.getOrDefault(field, "");
-          String change = old.equals(value) ? "" : change("history." + field, old, value);
+          // what is no from the beginning is nothing that anybody said
+          boolean same = old.equals(value) || old.isEmpty() && value.equals("false");
+          String change = same ? "" : change("history." + field, old, value);
           if (!change.isEmpty()) {
             changes.add(change);
           }
@@ -135,7 +138,9 @@ public class AuditTrail {
     }
     return value instanceof Double number
         ? Figures.plain(number)
-        : value instanceof Instant moment ? Figures.moment(moment) : value.toString();
+        : value instanceof Instant moment
+            ? Figures.moment(moment)
+            : value instanceof Worded word ? word.word() : value.toString();
   }
 
   private static Field field(Class<?> type, String name) {
