@@ -2,6 +2,7 @@ package gotera.evidence;
 
 import java.util.EnumMap;
 import java.util.Map;
+import java.util.Set;
 
 /**
  * What a check saw, as a likelihood given the places that leak. Findings are independent of each
@@ -209,14 +210,15 @@ public interface Finding {
    * One of several places was shown by a check that looks at all of them.
    *
    * @param label what it is called
-   * @param place the place it showed; empty where it showed none
+   * @param at the places of which it showed one; empty where it showed none
    * @param shows probability that a leak shows, by its place
-   * @param falseAlarm probability that this place shows without a leak there
+   * @param falseAlarm probability that one of these places shows without a leak there
    */
-  record Shown(Label label, String place, Map<String, Double> shows, double falseAlarm)
+  record Shown(Label label, Set<String> at, Map<String, Double> shows, double falseAlarm)
       implements Finding {
     /** Refuses what is no probability. */
     public Shown {
+      at = Set.copyOf(at);
       shows = Map.copyOf(shows);
       shows.values().forEach(Finding::probability);
       probability(falseAlarm);
@@ -224,21 +226,21 @@ public interface Finding {
 
     @Override
     public double none() {
-      return place.isEmpty() ? 1 - falseAlarm : falseAlarm;
+      return at.isEmpty() ? 1 - falseAlarm : falseAlarm;
     }
 
     @Override
     public double one(String other, Mode mode) {
       double shown = shows.getOrDefault(other, 0.0);
-      if (place.isEmpty()) {
+      if (at.isEmpty()) {
         return (1 - falseAlarm) * (1 - shown);
       }
-      return other.equals(place) ? Math.max(shown, falseAlarm) : falseAlarm * (1 - shown);
+      return at.contains(other) ? Math.max(shown, falseAlarm) : falseAlarm * (1 - shown);
     }
 
     @Override
     public double both(double one, double other) {
-      return place.isEmpty() ? one * other / (1 - falseAlarm) : (one + other) / 2;
+      return at.isEmpty() ? one * other / (1 - falseAlarm) : (one + other) / 2;
     }
   }
 

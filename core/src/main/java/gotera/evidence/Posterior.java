@@ -16,6 +16,30 @@ public final class Posterior {
   private final double[] probability;
   private final double[] marginals;
 
+  // worked out when they are asked for the first time; whoever comes second works out the same
+  private int[] heavy = {};
+  private double[] sets = {};
+
+  /** Probabilities of places without a finding whose likelihoods these are. */
+  double[] without(double[] likelihoods) {
+    double[] weight = new double[probability.length];
+    double sum = 0;
+    for (int k = 0; k < weight.length; k++) {
+      weight[k] = probability[k] / Math.max(LEAST, likelihoods[k]);
+      sum += weight[k];
+    }
+    double[] places = worlds.byPlace(weight);
+    for (int i = 0; i < places.length; i++) {
+      places[i] = Math.min(1, places[i] / sum);
+    }
+    return places;
+  }
+
+  /** Number of a place. */
+  int number(String place) {
+    return worlds.number(place);
+  }
+
   Posterior(Worlds worlds, double[] weight) {
     this.worlds = worlds;
     this.probability = normalised(weight);
@@ -96,20 +120,12 @@ public final class Posterior {
 
   /** Probability that just these places leak, none to two of them. */
   public double probability(String... exactly) {
-    return worlds.bySet(probability)[worlds.set(exactly)];
+    return sets()[worlds.set(exactly)];
   }
 
   /** Uncertainty about which places leak, Shannon's entropy (bit). */
   public double entropy() {
-    return entropy(worlds.bySet(probability));
-  }
-
-  private static double entropy(double[] sets) {
-    double nats = 0;
-    for (double p : sets) {
-      nats -= p > 0 ? p * Math.log(p) : 0;
-    }
-    return nats / Math.log(2);
+    return expected(sets());
   }
 
   /**
@@ -132,23 +148,58 @@ public final class Posterior {
    * @param outcomes what it can show, one of them for certain
    */
   public double gain(List<Finding> outcomes) {
+    double before = entropy();
     double after = 0;
-    for (Finding outcome : outcomes) {
-      double[] weight = worlds.likelihoods(outcome);
-      double chance = 0;
-      for (int k = 0; k < weight.length; k++) {
-        weight[k] *= probability[k];
-        chance += weight[k];
+    if (outcomes.size() == 2) {
+      // one of two: what the first leaves of every set is the other's
+      double[] seen = weighed(outcomes.get(0));
+      double[] not = sets().clone();
+      for (int i = 0; i < not.length; i++) {
+        not[i] = Math.max(0, not[i] - seen[i]);
       }
-      if (chance > 0) {
-        double[] sets = worlds.bySet(weight);
-        for (int i = 0; i < sets.length; i++) {
-          sets[i] /= chance;
-        }
-        after += chance * entropy(sets);
+      after = expected(seen) + expected(not);
+    } else {
+      for (Finding outcome : outcomes) {
+        after += expected(weighed(outcome));
       }
     }
-    return Math.max(0, entropy() - after);
+    return Math.max(0, before - after);
+  }
+
+  /** Probability of every set of places together with an outcome. */
+  private double[] weighed(Finding outcome) {
+    return worlds.bySet(outcome, probability, heavy());
+  }
+
+  /** Entropy that weights of sets have once they are normalised, times their sum (bit). */
+  private static double expected(double[] sets) {
+    double sum = 0;
+    double nats = 0;
+    for (double w : sets) {
+      if (w > NEGLIGIBLE) {
+        sum += w;
+        nats -= w * Math.log(w);
+      }
+    }
+    return sum > 0 ? (nats + sum * Math.log(sum)) / Math.log(2) : 0;
+  }
+
+  /** Worlds below it are left out of what a check is expected to tell: together below 1e-5. */
+  private static final double NEGLIGIBLE = 1e-10;
+
+  private int[] heavy() {
+    if (heavy.length == 0) {
+      heavy =
+          IntStream.range(0, probability.length).filter(k -> probability[k] > NEGLIGIBLE).toArray();
+    }
+    return heavy;
+  }
+
+  private double[] sets() {
+    if (sets.length == 0) {
+      sets = worlds.bySet(probability);
+    }
+    return sets;
   }
 
   /** Places with their probabilities, the likeliest first. */

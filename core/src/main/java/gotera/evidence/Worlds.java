@@ -99,11 +99,7 @@ final class Worlds {
   /** Likelihood of a finding in every world. */
   double[] likelihoods(Finding finding) {
     double none = finding.none();
-    double[] one = new double[faults.size()];
-    for (int i = 0; i < one.length; i++) {
-      Fault f = faults.get(i);
-      one[i] = finding.one(places.get(f.place()).place(), f.mode());
-    }
+    double[] one = ones(finding);
     double[] all = new double[size()];
     for (int k = 0; k < all.length; k++) {
       all[k] =
@@ -124,6 +120,30 @@ final class Worlds {
       }
     }
     return sums;
+  }
+
+  /** Sum over the worlds of each set of places of a weight times the likelihood of a finding. */
+  double[] bySet(Finding finding, double[] weight, int[] of) {
+    double none = finding.none();
+    double[] one = ones(finding);
+    double[] sums = new double[sets];
+    for (int k : of) {
+      double likelihood =
+          first[k] < 0
+              ? none
+              : second[k] < 0 ? one[first[k]] : finding.both(one[first[k]], one[second[k]]);
+      sums[set[k]] += weight[k] * likelihood;
+    }
+    return sums;
+  }
+
+  private double[] ones(Finding finding) {
+    double[] one = new double[faults.size()];
+    for (int i = 0; i < one.length; i++) {
+      Fault f = faults.get(i);
+      one[i] = finding.one(places.get(f.place()).place(), f.mode());
+    }
+    return one;
   }
 
   /** Sum of a weight over the worlds of each set of places. */

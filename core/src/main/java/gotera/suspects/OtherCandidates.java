@@ -120,6 +120,9 @@ final class OtherCandidates {
 
   private static final double HALF = 0.5;
 
+  /** So many places are told apart in what dye is expected to tell; the rest are one. */
+  private static final int MOST_TOLD_APART = 12;
+
   /** Dye shows one of the places, or none. */
   private void dye() {
     if (!of.counting(Scanned.class).isEmpty() || !lookedFor()) {
@@ -132,12 +135,21 @@ final class OtherCandidates {
         .filter(j -> !Candidates.cutOff(of, j))
         .forEach(j -> shows.put(j, facts.sees()));
     Label label = Label.of(Candidates.DYE);
-    List<Finding> outcomes = new ArrayList<>();
-    outcomes.add(new Finding.Shown(label, "", shows, facts.falseAlarm()));
+    List<String> likely =
+        known.suspects().stream()
+            .map(Posterior.Suspect::place)
+            .filter(shows::containsKey)
+            .limit(MOST_TOLD_APART)
+            .toList();
+    Set<String> others = new HashSet<>(shows.keySet());
+    likely.forEach(others::remove);
     double each = facts.falseAlarm() / shows.size();
-    shows.keySet().stream()
-        .sorted()
-        .forEach(p -> outcomes.add(new Finding.Shown(label, p, shows, each)));
+    List<Finding> outcomes = new ArrayList<>();
+    outcomes.add(new Finding.Shown(label, Set.of(), shows, facts.falseAlarm()));
+    likely.forEach(p -> outcomes.add(new Finding.Shown(label, Set.of(p), shows, each)));
+    if (!others.isEmpty()) {
+      outcomes.add(new Finding.Shown(label, others, shows, each * others.size()));
+    }
     all.add(
         new Candidate(
             new Check(label, VOCABULARY.minutes(Candidates.DYE), outcomes),

@@ -223,6 +223,27 @@ class CaseTests {
   }
 
   @Test
+  void whateverWordIsUsedForAPartItIsThatPart() {
+    double before = probability(of(), "pump.gasket");
+    double pump = probability(of(new Replaced("pump", 30)), "pump.gasket");
+    assertThat(pump).as("where it was opened").isGreaterThan(before);
+    for (String word : List.of("Water pump", "PUMP", "the pump, again")) {
+      Close.to(word, probability(of(new Replaced(word, 30)), "pump.gasket"), pump, 0);
+    }
+    for (String[] same :
+        new String[][] {{"core plug", "freeze plug"}, {"lid", "cap"}, {"reservoir", "tank"}}) {
+      for (String place : List.of("block.core-plug-front", "cap.neck", "pump.gasket")) {
+        Close.to(
+            same[0] + " " + place,
+            probability(of(new Replaced(same[0], 30)), place),
+            probability(of(new Replaced(same[1], 30)), place),
+            0);
+      }
+    }
+    Close.to("no part", probability(of(new Replaced("wiper", 30)), "pump.gasket"), before, 0);
+  }
+
+  @Test
   void aGrossLeakAccusesWhateverLeaksColdAndDecidesNothingAlone() {
     Held gross = new Held(VerdictKind.GROSS, new Outcome.AtLeast(300), 110, "", false, List.of());
     assertThat(probability(of(gross), CORE)).isGreaterThan(probability(of(), CORE)).isLessThan(0.5);

@@ -195,6 +195,10 @@ class FromOutsideTests {
       bench.step("Cap");
       String suspects = bench.text(".suspects");
       assertThat(suspects).contains("Heater core").contains("sweet smell in the cabin");
+      bench.open(bench.jobPath() + "/suspects");
+      assertThat(bench.page.locator("#suspects tr:has-text('Upper hose, housing end')").innerText())
+          .as("the top hose is ranked by the smell too")
+          .contains("sweet smell in the cabin");
       bench.step("Make safe");
       bench.fill("Thermostat housing now, °C", "72");
       bench.fill("Room, °C", "20");
@@ -331,6 +335,12 @@ class FromOutsideTests {
       bench.photograph("<html><script>run()</script></html>".getBytes(StandardCharsets.UTF_8));
       bench.click("Glows");
       bench.shows(".field-wrong .wrong", "picture");
+      bench.step("Find");
+      bench.joint("tank.seam");
+      bench.unfold("Hose, clamp or bearing");
+      bench.click("Steam when squeezed");
+      bench.shows(".suspects li", "steam when squeezed here");
+      bench.shows(".suspects li", "new glow here");
     }
   }
 

@@ -3,6 +3,7 @@ package gotera.web.evidence;
 import gotera.balance.LeakBalance;
 import gotera.balance.SiteFlow;
 import gotera.drawing.BalanceBar;
+import gotera.suspects.Assessment;
 import gotera.suspects.Case;
 import gotera.suspects.Observation.Looked;
 import gotera.web.circuit.CircuitWords;
@@ -118,11 +119,11 @@ class SoFarService implements JobPageContributor, JobHeadline, Suspicion, LooksO
   @Override
   public Map<String, Double> suspected(UUID jobId) {
     Map<String, Double> suspected = new HashMap<>();
-    suspects
-        .assess(jobId)
-        .posterior()
-        .suspects()
-        .forEach(s -> suspected.put(s.place(), s.probability()));
+    Assessment known = suspects.assess(jobId);
+    if (!known.of().isProven()) {
+      known.posterior().suspects().forEach(s -> suspected.put(s.place(), s.probability()));
+      known.suspects().forEach(s -> suspected.putIfAbsent(s.place(), s.probability()));
+    }
     return suspected;
   }
 

@@ -85,14 +85,7 @@ public class InsideService {
       case GAS -> Worded.of(GasColour.class, f.saw()).map(c -> new GasChecked(c, unmet));
       case BUBBLES ->
           Worded.of(Bubbles.class, f.saw()).map(b -> new Bubbled(b, OptionalDouble.empty(), unmet));
-      case CYLINDER ->
-          Optional.of(
-              new InCylinder(
-                  Integer.parseInt(f.subject()),
-                  !f.saw().equals("dry"),
-                  f.measures().millilitres(),
-                  f.measures().minutes(),
-                  f.saw().equals(POOLED)));
+      case CYLINDER -> cylinder(f);
       case FLUID ->
           Worded.of(Fluid.class, f.subject())
               .flatMap(at -> Worded.of(Checked.Look.class, f.saw()).map(l -> new FluidSeen(at, l)));
@@ -104,6 +97,19 @@ public class InsideService {
                   f.measures().minutes().orElse(0)));
       default -> Worded.of(Hiss.class, f.saw()).map(h -> new Hissed(h, f.measures().celsius()));
     };
+  }
+
+  /** A row that names no cylinder is none. */
+  private static Optional<InCylinder> cylinder(Finding f) {
+    return f.subject().matches("[1-9]\\d?")
+        ? Optional.of(
+            new InCylinder(
+                Integer.parseInt(f.subject()),
+                !f.saw().equals("dry"),
+                f.measures().millilitres(),
+                f.measures().minutes(),
+                f.saw().equals(POOLED)))
+        : Optional.empty();
   }
 
   void gas(UUID jobId, GasColour colour, Set<String> unmet, String by) {
