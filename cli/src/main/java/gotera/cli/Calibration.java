@@ -14,13 +14,13 @@ final class Calibration {
   private Calibration() {}
 
   /**
-   * A class of probabilities.
+   * Places whose probabilities are alike.
    *
    * @param given mean of the probabilities given
    * @param leaking share of these places that leak
    * @param places how many there were
    */
-  record Class(double given, double leaking, long places) {}
+  record Bin(double given, double leaking, long places) {}
 
   /** One place of one job. */
   private record Told(double probability, boolean leaks) {}
@@ -34,8 +34,8 @@ final class Calibration {
     return 0;
   }
 
-  /** Of so many jobs, the classes that hold any place. */
-  static List<Class> table(int jobs, long seed, boolean otherEyes) {
+  /** Of so many jobs, the bins that hold any place. */
+  static List<Bin> table(int jobs, long seed, boolean otherEyes) {
     List<Told> told =
         IntStream.range(0, jobs)
             .parallel()
@@ -51,19 +51,19 @@ final class Calibration {
         .toList();
   }
 
-  private static Class of(List<Told> told, double from, double to) {
+  private static Bin of(List<Told> told, double from, double to) {
     List<Told> within =
         told.stream().filter(t -> t.probability() >= from && t.probability() < to).toList();
-    return new Class(
+    return new Bin(
         within.stream().mapToDouble(Told::probability).average().orElse(0),
         (double) within.stream().filter(Told::leaks).count() / Math.max(1, within.size()),
         within.size());
   }
 
-  private static void print(String title, List<Class> table, PrintStream out) {
+  private static void print(String title, List<Bin> table, PrintStream out) {
     out.println(title);
     out.println("   given   leaking   places");
-    for (Class c : table) {
+    for (Bin c : table) {
       out.printf(
           Locale.ROOT, "%6.1f %%  %6.1f %%  %7d%n", 100 * c.given(), 100 * c.leaking(), c.places());
     }

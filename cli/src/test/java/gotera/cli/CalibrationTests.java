@@ -24,7 +24,7 @@ class CalibrationTests {
   @Test
   void whereEyesSeeLessTheLikelierOnesStillLeakMoreOften() {
     double before = 0;
-    for (Calibration.Class c : Calibration.table(JOBS, 12, true)) {
+    for (Calibration.Bin c : Calibration.table(JOBS, 12, true)) {
       if (c.places() > 40) {
         assertThat(c.leaking()).as("given %s", c.given()).isGreaterThanOrEqualTo(before);
         before = c.leaking();

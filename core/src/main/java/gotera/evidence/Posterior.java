@@ -15,10 +15,8 @@ public final class Posterior {
   private final Worlds worlds;
   private final double[] probability;
   private final double[] marginals;
-
-  // worked out when they are asked for the first time; whoever comes second works out the same
-  private int[] heavy = {};
-  private double[] sets = {};
+  private final double[] sets;
+  private final int[] heavy;
 
   /** Probabilities of places without a finding whose likelihoods these are. */
   double[] without(double[] likelihoods) {
@@ -44,6 +42,9 @@ public final class Posterior {
     this.worlds = worlds;
     this.probability = normalised(weight);
     this.marginals = worlds.byPlace(probability);
+    this.sets = worlds.bySet(probability);
+    this.heavy =
+        IntStream.range(0, probability.length).filter(k -> probability[k] > NEGLIGIBLE).toArray();
   }
 
   /** What is known after these findings, in any order. */
@@ -99,33 +100,14 @@ public final class Posterior {
     return Math.min(1, marginals[worlds.number(place)]);
   }
 
-  /** Probability that a place leaks by a fault that acts in one of these modes. */
-  public double marginal(String place, java.util.Set<Mode> modes) {
-    int number = worlds.number(place);
-    double sum = 0;
-    for (int k = 0; k < probability.length; k++) {
-      sum +=
-          has(worlds.first[k], number, modes) || has(worlds.second[k], number, modes)
-              ? probability[k]
-              : 0;
-    }
-    return sum;
-  }
-
-  private boolean has(int fault, int place, java.util.Set<Mode> modes) {
-    return fault >= 0
-        && worlds.faults.get(fault).place() == place
-        && modes.contains(worlds.faults.get(fault).mode());
-  }
-
   /** Probability that just these places leak, none to two of them. */
   public double probability(String... exactly) {
-    return sets()[worlds.set(exactly)];
+    return sets[worlds.set(exactly)];
   }
 
   /** Uncertainty about which places leak, Shannon's entropy (bit). */
   public double entropy() {
-    return expected(sets());
+    return expected(sets);
   }
 
   /**
@@ -153,7 +135,7 @@ public final class Posterior {
     if (outcomes.size() == 2) {
       // one of two: what the first leaves of every set is the other's
       double[] seen = weighed(outcomes.get(0));
-      double[] not = sets().clone();
+      double[] not = sets.clone();
       for (int i = 0; i < not.length; i++) {
         not[i] = Math.max(0, not[i] - seen[i]);
       }
@@ -168,7 +150,7 @@ public final class Posterior {
 
   /** Probability of every set of places together with an outcome. */
   private double[] weighed(Finding outcome) {
-    return worlds.bySet(outcome, probability, heavy());
+    return worlds.bySet(outcome, probability, heavy);
   }
 
   /** Entropy that weights of sets have once they are normalised, times their sum (bit). */
@@ -186,21 +168,6 @@ public final class Posterior {
 
   /** Worlds below it are left out of what a check is expected to tell: together below 1e-5. */
   private static final double NEGLIGIBLE = 1e-10;
-
-  private int[] heavy() {
-    if (heavy.length == 0) {
-      heavy =
-          IntStream.range(0, probability.length).filter(k -> probability[k] > NEGLIGIBLE).toArray();
-    }
-    return heavy;
-  }
-
-  private double[] sets() {
-    if (sets.length == 0) {
-      sets = worlds.bySet(probability);
-    }
-    return sets;
-  }
 
   /** Places with their probabilities, the likeliest first. */
   public List<Suspect> suspects() {

@@ -1,6 +1,7 @@
 package gotera.evidence;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -22,6 +23,11 @@ final class Worlds {
   final int[] first;
 
   final int[] second;
+
+  /** Numbers of the places of these faults, −1 where there is none. */
+  private final int[] firstPlace;
+
+  private final int[] secondPlace;
 
   /** Number of the set of places of each world: worlds that differ by modes only share it. */
   final int[] set;
@@ -56,6 +62,8 @@ final class Worlds {
     first = worlds.stream().mapToInt(w -> w[0]).toArray();
     second = worlds.stream().mapToInt(w -> w[1]).toArray();
     set = worlds.stream().mapToInt(w -> w[2]).toArray();
+    firstPlace = Arrays.stream(first).map(f -> f < 0 ? -1 : faults.get(f).place()).toArray();
+    secondPlace = Arrays.stream(second).map(f -> f < 0 ? -1 : faults.get(f).place()).toArray();
   }
 
   private int pair(int one, int other) {
@@ -77,7 +85,7 @@ final class Worlds {
 
   /** Number of the set of just these places, none to two of them. */
   int set(String... exactly) {
-    int[] n = java.util.Arrays.stream(exactly).mapToInt(this::number).sorted().toArray();
+    int[] n = Arrays.stream(exactly).mapToInt(this::number).sorted().toArray();
     return n.length == 0 ? 0 : n.length == 1 ? 1 + n[0] : pair(n[0], n[1]);
   }
 
@@ -114,9 +122,9 @@ final class Worlds {
   double[] byPlace(double[] weight) {
     double[] sums = new double[places.size()];
     for (int k = 1; k < weight.length; k++) {
-      sums[faults.get(first[k]).place()] += weight[k];
+      sums[firstPlace[k]] += weight[k];
       if (second[k] >= 0) {
-        sums[faults.get(second[k]).place()] += weight[k];
+        sums[secondPlace[k]] += weight[k];
       }
     }
     return sums;

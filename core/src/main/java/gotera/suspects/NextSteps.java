@@ -45,7 +45,6 @@ final class NextSteps {
    */
   private static final double WORTH_ITS_WALK = 0.15;
 
-  private static final double REPAIR_MINUTES = 1;
   private static final Set<String> INSIDE =
       Set.of("cylinder", "combustion-gas", "bubbles", "fluid");
 
@@ -86,7 +85,7 @@ final class NextSteps {
   }
 
   private static Proposal repair() {
-    return new Proposal(Label.of("repair"), REPAIR_MINUTES, 0, List.of(), List.of(), Why.FOUND);
+    return new Proposal(Label.of("repair"), 0, 0, List.of(), List.of(), Why.FOUND);
   }
 
   private Proposal proposal(Candidate c) {

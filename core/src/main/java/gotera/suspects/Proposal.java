@@ -8,7 +8,8 @@ import java.util.List;
  * Something to do next.
  *
  * @param what a check, or the repair
- * @param minutes work it costs, with what must come first (min)
+ * @param minutes work it costs, with what must come first (min); 0 for the repair, which is planned
+ *     by itself
  * @param bits how much less uncertain one expects to be after it (bit)
  * @param first what must come first
  * @param settles places that it settles most

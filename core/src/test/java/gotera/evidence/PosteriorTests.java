@@ -53,11 +53,10 @@ class PosteriorTests {
 
     @Test
     void saysWhatALookWouldTell() {
-      Check look = Check.look(new Label("look", "A"), 10, "A", 0.8, 0.02);
+      Check look = look("A", 10, 0.8);
       Close.to("P(wet)", posterior.chance(look.outcomes().get(0)), 0.7382, 5e-5);
-      Check.Ranked ranked = Check.rank(List.of(look), posterior).get(0);
-      Close.to("gain (bit)", ranked.bits(), 0.1534, 5e-5);
-      Close.to("per minute (bit/min)", ranked.perMinute(), 0.0153, 5e-5);
+      Close.to("gain (bit)", look.gain(posterior), 0.1534, 5e-5);
+      Close.to("per minute (bit/min)", look.gain(posterior) / look.minutes(), 0.0153, 5e-5);
     }
 
     @Test
@@ -91,7 +90,7 @@ class PosteriorTests {
           Posterior.of(places, other).marginal("p0"),
           posterior.marginal("p0"),
           1e-12);
-      Check check = Check.look(Label.of("look"), 3, "p1", Seeds.between(random, 0.3, 0.99), 0.02);
+      Check check = look("p1", 3, Seeds.between(random, 0.3, 0.99));
       double sum = check.outcomes().stream().mapToDouble(posterior::chance).sum();
       Close.to("something is seen", sum, 1, 1e-12);
       assertThat(check.gain(posterior)).isGreaterThanOrEqualTo(0);
@@ -174,6 +173,16 @@ class PosteriorTests {
       many.add(new Finding.AtPlace(Label.of("dry" + i), "B", false, 0.9, 0.01));
     }
     assertThat(Posterior.of(two, many).probability()).isGreaterThan(0.99);
+  }
+
+  private static Check look(String place, double minutes, double sensitivity) {
+    Label label = new Label("look", place);
+    return new Check(
+        label,
+        minutes,
+        List.of(
+            new Finding.AtPlace(label, place, true, sensitivity, 0.02),
+            new Finding.AtPlace(label, place, false, sensitivity, 0.02)));
   }
 
   private static List<Hypothesis> places(Random random, int n) {

@@ -55,7 +55,9 @@ public final class RankJson {
       if (!p.what().state().isEmpty()) {
         n.put("state", p.what().state());
       }
-      n.put("minutes", p.minutes()).put("bits", rounded(p.bits()));
+      if (p.minutes() > 0) {
+        n.put("minutes", p.minutes()).put("bits", rounded(p.bits()));
+      }
       ArrayNode first = n.putArray("first");
       p.first().forEach(f -> first.add(f.word()));
       ArrayNode settles = n.putArray("settles");

@@ -24,7 +24,7 @@ import tools.jackson.databind.json.JsonMapper;
 public record Situation(String name, String told, JobFile job, Expected expected) {
   private static final JsonMapper MAPPER = JsonMapper.builder().build();
 
-  /** Above it something is taken to leak. */
+  /** Nothing is taken to leak where that is likelier than not (our judgement). */
   private static final double EVEN = 0.5;
 
   private static final int THREE = 3;

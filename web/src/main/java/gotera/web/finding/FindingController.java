@@ -25,11 +25,16 @@ class FindingController {
       @PathVariable UUID id,
       @PathVariable UUID findingId,
       @RequestParam(defaultValue = "") String back,
+      @RequestParam(defaultValue = "") String joint,
       Principal principal) {
     jobs.require(id);
     findings.withdraw(id, findingId, principal.getName());
     // only to a step of this job, never to where somebody else's link says
     String step = Entry.text(back, 40);
-    return "redirect:/jobs/" + id + (step.matches("[a-z-]+") ? "/" + step : "");
+    String at = Entry.text(joint, 80);
+    return "redirect:/jobs/"
+        + id
+        + (step.matches("[a-z-]+") ? "/" + step : "")
+        + (at.matches("[a-z0-9.-]+") ? "?joint=" + at : "");
   }
 }

@@ -95,11 +95,8 @@ class InsideController {
     burns(id);
     FieldProblems problems = new FieldProblems(words);
     Optional<InCylinder> seen = form.cylinder(problems, figures);
-    if (seen.isEmpty()) {
-      return refused(id, form, problems, figures, model);
-    }
-    inside.cylinder(id, seen.get(), principal.getName());
-    return back(id);
+    seen.ifPresent(s -> inside.cylinder(id, s, principal.getName()));
+    return seen.isPresent() ? back(id) : refused(id, form, problems, figures, model);
   }
 
   @PostMapping("/jobs/{id}/inside/fluids")
@@ -125,11 +122,8 @@ class InsideController {
     jobs.require(id);
     FieldProblems problems = new FieldProblems(words);
     Optional<TwoTemperatures> taken = form.hoses(problems, figures);
-    if (taken.isEmpty()) {
-      return refused(id, form, problems, figures, model);
-    }
-    inside.hoses(id, taken.get(), principal.getName());
-    return back(id);
+    taken.ifPresent(t -> inside.hoses(id, t, principal.getName()));
+    return taken.isPresent() ? back(id) : refused(id, form, problems, figures, model);
   }
 
   @PostMapping("/jobs/{id}/inside/hiss")
