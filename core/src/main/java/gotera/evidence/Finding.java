@@ -202,7 +202,9 @@ public interface Finding {
     public Finding given(String known) {
       double caused =
           Math.min(MOST, causes.getOrDefault(known, 0.0) * acts.getOrDefault(Mode.ALWAYS, 1.0));
-      return new InRegion(label, seen, causes, acts, 1 - (1 - falseAlarm) * (1 - caused));
+      return caused == 0
+          ? this
+          : new InRegion(label, seen, causes, acts, 1 - (1 - falseAlarm) * (1 - caused));
     }
   }
 

@@ -1,5 +1,6 @@
 package gotera.evidence;
 
+import gotera.evidence.Worlds.Effect;
 import java.util.Comparator;
 import java.util.List;
 import java.util.stream.IntStream;
@@ -9,42 +10,49 @@ import java.util.stream.IntStream;
  * leak, whatever the modes of their faults.
  */
 public final class Posterior {
-  /** Floor of a likelihood: nothing is quite impossible (our judgement, untested). */
-  static final double LEAST = 1e-12;
-
   private final Worlds worlds;
   private final double[] probability;
   private final double[] marginals;
+
+  /** Probability of every set of places, and the sum of p·ln p over them. */
   private final double[] sets;
-  private final int[] heavy;
 
-  /** Probabilities of places without a finding whose likelihoods these are. */
-  double[] without(double[] likelihoods) {
-    double[] weight = new double[probability.length];
-    double sum = 0;
-    for (int k = 0; k < weight.length; k++) {
-      weight[k] = probability[k] / Math.max(LEAST, likelihoods[k]);
-      sum += weight[k];
-    }
-    double[] places = worlds.byPlace(weight);
-    for (int i = 0; i < places.length; i++) {
-      places[i] = Math.min(1, places[i] / sum);
-    }
-    return places;
-  }
+  private final double order;
 
-  /** Number of a place. */
-  int number(String place) {
-    return worlds.number(place);
-  }
-
-  Posterior(Worlds worlds, double[] weight) {
+  /**
+   * What is known.
+   *
+   * @param log logarithms of the weights of the worlds, so that many findings never underflow
+   */
+  Posterior(Worlds worlds, double[] log) {
     this.worlds = worlds;
-    this.probability = normalised(weight);
+    this.probability = normalised(log);
     this.marginals = worlds.byPlace(probability);
     this.sets = worlds.bySet(probability);
-    this.heavy =
-        IntStream.range(0, probability.length).filter(k -> probability[k] > NEGLIGIBLE).toArray();
+    double sum = 0;
+    for (double p : sets) {
+      sum += ordered(p);
+    }
+    this.order = sum;
+  }
+
+  private static double[] normalised(double[] log) {
+    double most = java.util.Arrays.stream(log).max().orElse(0);
+    double[] p = new double[log.length];
+    double sum = 0;
+    for (int k = 0; k < p.length; k++) {
+      p[k] = Math.exp(log[k] - most);
+      sum += p[k];
+    }
+    for (int k = 0; k < p.length; k++) {
+      p[k] /= sum;
+    }
+    return p;
+  }
+
+  /** p·ln p, nothing of nothing. */
+  private static double ordered(double p) {
+    return p > 0 ? p * Math.log(p) : 0;
   }
 
   /** What is known after these findings, in any order. */
@@ -52,47 +60,36 @@ public final class Posterior {
     return Weighing.of(places, findings).all();
   }
 
-  /** What is known once these are found too. */
-  public Posterior after(List<Finding> findings) {
-    double[] log = logs(probability);
-    for (Finding f : findings) {
-      add(log, logs(worlds.likelihoods(f)));
-    }
-    return ofLogs(worlds, log);
+  /** What is known once this is found too: the probability of one place. */
+  public double marginal(String place, Finding found) {
+    return with(worlds.effect(found), false)[worlds.number(place)];
   }
 
-  /** Logarithms, none below a floor, so that no finding can rule out everything. */
-  static double[] logs(double[] values) {
-    double[] logs = new double[values.length];
-    for (int k = 0; k < logs.length; k++) {
-      logs[k] = Math.log(Math.max(LEAST, values[k]));
-    }
-    return logs;
+  /** Probabilities of the places without a finding that had this effect. */
+  double[] without(Effect effect) {
+    return with(effect, true);
   }
 
-  static void add(double[] to, double[] what) {
-    for (int k = 0; k < to.length; k++) {
-      to[k] += what[k];
+  /** Probabilities of the places once an effect is there too, or taken off. */
+  private double[] with(Effect effect, boolean off) {
+    double[] places = marginals.clone();
+    double sum = 1;
+    for (int i = 0; i < effect.moved().length; i++) {
+      int k = effect.moved()[i];
+      double factor = off ? 1 / effect.ratio()[i] : effect.ratio()[i];
+      double more = probability[k] * (factor - 1);
+      sum += more;
+      worlds.add(places, k, more);
     }
+    for (int i = 0; i < places.length; i++) {
+      places[i] = Math.min(1, Math.max(0, places[i] / sum));
+    }
+    return places;
   }
 
-  /** In logarithms, so that many findings never underflow. */
-  static Posterior ofLogs(Worlds worlds, double[] log) {
-    double most = java.util.Arrays.stream(log).max().orElse(0);
-    double[] weight = new double[log.length];
-    for (int k = 0; k < log.length; k++) {
-      weight[k] = Math.exp(log[k] - most);
-    }
-    return new Posterior(worlds, weight);
-  }
-
-  private static double[] normalised(double[] weights) {
-    double sum = java.util.Arrays.stream(weights).sum();
-    double[] p = new double[weights.length];
-    for (int i = 0; i < p.length; i++) {
-      p[i] = weights[i] / sum;
-    }
-    return p;
+  /** Number of a place. */
+  int number(String place) {
+    return worlds.number(place);
   }
 
   /** Probability that a place leaks. */
@@ -107,7 +104,7 @@ public final class Posterior {
 
   /** Uncertainty about which places leak, Shannon's entropy (bit). */
   public double entropy() {
-    return expected(sets);
+    return -order / Math.log(2);
   }
 
   /**
@@ -116,12 +113,12 @@ public final class Posterior {
    * @param finding what it would see
    */
   public double chance(Finding finding) {
-    double[] likelihood = worlds.likelihoods(finding);
-    double sum = 0;
-    for (int k = 0; k < probability.length; k++) {
-      sum += probability[k] * likelihood[k];
+    Effect effect = worlds.effect(finding);
+    double sum = 1;
+    for (int i = 0; i < effect.moved().length; i++) {
+      sum += probability[effect.moved()[i]] * (effect.ratio()[i] - 1);
     }
-    return sum;
+    return effect.none() * sum;
   }
 
   /**
@@ -130,44 +127,39 @@ public final class Posterior {
    * @param outcomes what it can show, one of them for certain
    */
   public double gain(List<Finding> outcomes) {
-    double before = entropy();
     double after = 0;
-    if (outcomes.size() == 2) {
-      // one of two: what the first leaves of every set is the other's
-      double[] seen = weighed(outcomes.get(0));
-      double[] not = sets.clone();
-      for (int i = 0; i < not.length; i++) {
-        not[i] = Math.max(0, not[i] - seen[i]);
-      }
-      after = expected(seen) + expected(not);
-    } else {
-      for (Finding outcome : outcomes) {
-        after += expected(weighed(outcome));
+    double[] more = new double[sets.length];
+    for (Finding outcome : outcomes) {
+      after += expected(worlds.effect(outcome), more);
+    }
+    return Math.max(0, entropy() - after);
+  }
+
+  /**
+   * Entropy after an outcome, times its probability (bit). Of the sets that it does not move only
+   * the sum is needed.
+   *
+   * @param more room for what every set gains; empty again afterwards
+   */
+  private double expected(Effect effect, double[] more) {
+    double sum = 1;
+    for (int i = 0; i < effect.moved().length; i++) {
+      int k = effect.moved()[i];
+      double gained = probability[k] * (effect.ratio()[i] - 1);
+      more[worlds.set[k]] += gained;
+      sum += gained;
+    }
+    double ordered = order;
+    for (int k : effect.moved()) {
+      int s = worlds.set[k];
+      if (more[s] != 0) {
+        ordered += ordered(Math.max(0, sets[s] + more[s])) - ordered(sets[s]);
+        more[s] = 0;
       }
     }
-    return Math.max(0, before - after);
+    // the weights are the outcome's likelihood where nothing leaks times these
+    return sum > 0 ? effect.none() * (sum * Math.log(sum) - ordered) / Math.log(2) : 0;
   }
-
-  /** Probability of every set of places together with an outcome. */
-  private double[] weighed(Finding outcome) {
-    return worlds.bySet(outcome, probability, heavy);
-  }
-
-  /** Entropy that weights of sets have once they are normalised, times their sum (bit). */
-  private static double expected(double[] sets) {
-    double sum = 0;
-    double nats = 0;
-    for (double w : sets) {
-      if (w > NEGLIGIBLE) {
-        sum += w;
-        nats -= w * Math.log(w);
-      }
-    }
-    return sum > 0 ? (nats + sum * Math.log(sum)) / Math.log(2) : 0;
-  }
-
-  /** Worlds below it are left out of what a check is expected to tell: together below 1e-5. */
-  private static final double NEGLIGIBLE = 1e-10;
 
   /** Places with their probabilities, the likeliest first. */
   public List<Suspect> suspects() {
@@ -217,7 +209,7 @@ public final class Posterior {
   }
 
   static double logOdds(double p) {
-    double held = Math.min(1 - LEAST, Math.max(LEAST, p));
+    double held = Math.min(1 - Worlds.LEAST, Math.max(Worlds.LEAST, p));
     return Math.log(held / (1 - held));
   }
 }

@@ -9,20 +9,36 @@ import java.util.Map;
 /**
  * Every set of up to two faults that may be there together, each fault a place and a mode. More
  * than two places at once are left out, which is exact for what is seen of vehicles and keeps sixty
- * places to 1831 sets of places. All of them lie in arrays, for they are weighed again and again.
+ * places to 1831 sets of places.
+ *
+ * <p>A finding is about a few places: in all other worlds it is as likely as where nothing leaks.
+ * So only the worlds that it moves are reckoned, each by its ratio to that ({@link Effect}); sixty
+ * places in two modes each make some 7000 worlds, of which a look moves a few hundred.
  */
 final class Worlds {
+  /** Floor of a likelihood: nothing is quite impossible (our judgement, untested). */
+  static final double LEAST = 1e-12;
+
   /** A fault: a place's number and a mode. */
   record Fault(int place, Mode mode) {}
 
+  /**
+   * What a finding does to the worlds.
+   *
+   * @param none its likelihood where nothing leaks, and in every world that is not named
+   * @param moved worlds in which it is likelier or less likely
+   * @param ratio by how much, in the order of these worlds, above 0
+   */
+  record Effect(double none, int[] moved, double[] ratio) {}
+
   final List<Hypothesis> places;
-  final List<Fault> faults = new ArrayList<>();
+  private final List<Fault> faults = new ArrayList<>();
   private final Map<String, Integer> numbers = new HashMap<>();
 
   /** Numbers of the faults of each world, −1 where there is none. */
-  final int[] first;
+  private final int[] first;
 
-  final int[] second;
+  private final int[] second;
 
   /** Numbers of the places of these faults, −1 where there is none. */
   private final int[] firstPlace;
@@ -34,6 +50,9 @@ final class Worlds {
 
   /** How many sets of places there are. */
   final int sets;
+
+  /** The worlds that a fault is in. */
+  private final int[][] worldsOf;
 
   Worlds(List<Hypothesis> places) {
     this.places = List.copyOf(places);
@@ -48,13 +67,18 @@ final class Worlds {
     int n = places.size();
     sets = 1 + n + n * (n - 1) / 2;
     List<int[]> worlds = new ArrayList<>();
+    List<List<Integer>> of = new ArrayList<>();
+    faults.forEach(f -> of.add(new ArrayList<>()));
     worlds.add(new int[] {-1, -1, 0});
     for (int a = 0; a < faults.size(); a++) {
       int one = faults.get(a).place();
+      of.get(a).add(worlds.size());
       worlds.add(new int[] {a, -1, 1 + one});
       for (int b = a + 1; b < faults.size(); b++) {
         int other = faults.get(b).place();
         if (other != one) {
+          of.get(a).add(worlds.size());
+          of.get(b).add(worlds.size());
           worlds.add(new int[] {a, b, pair(one, other)});
         }
       }
@@ -64,6 +88,10 @@ final class Worlds {
     set = worlds.stream().mapToInt(w -> w[2]).toArray();
     firstPlace = Arrays.stream(first).map(f -> f < 0 ? -1 : faults.get(f).place()).toArray();
     secondPlace = Arrays.stream(second).map(f -> f < 0 ? -1 : faults.get(f).place()).toArray();
+    worldsOf =
+        of.stream()
+            .map(l -> l.stream().mapToInt(Integer::intValue).toArray())
+            .toArray(int[][]::new);
   }
 
   private int pair(int one, int other) {
@@ -104,54 +132,54 @@ final class Worlds {
     return prior;
   }
 
-  /** Likelihood of a finding in every world. */
-  double[] likelihoods(Finding finding) {
+  /** What a finding does to the worlds. */
+  Effect effect(Finding finding) {
     double none = finding.none();
-    double[] one = ones(finding);
-    double[] all = new double[size()];
-    for (int k = 0; k < all.length; k++) {
-      all[k] =
-          first[k] < 0
-              ? none
-              : second[k] < 0 ? one[first[k]] : finding.both(one[first[k]], one[second[k]]);
+    double[] one = new double[faults.size()];
+    boolean[] moves = new boolean[faults.size()];
+    int worlds = 0;
+    for (int i = 0; i < one.length; i++) {
+      Fault f = faults.get(i);
+      one[i] = finding.one(places.get(f.place()).place(), f.mode());
+      moves[i] = one[i] != none;
+      worlds += moves[i] ? worldsOf[i].length : 0;
     }
-    return all;
+    double least = Math.max(LEAST, none);
+    int[] moved = new int[worlds];
+    double[] ratio = new double[worlds];
+    int n = 0;
+    for (int i = 0; i < one.length; i++) {
+      for (int w = 0; moves[i] && w < worldsOf[i].length; w++) {
+        int k = worldsOf[i][w];
+        int other = first[k] == i ? second[k] : first[k];
+        // a world that both of its faults move is told of once
+        if (other < 0 || !moves[other] || i < other) {
+          double likelihood = other < 0 ? one[i] : finding.both(one[i], one[other]);
+          moved[n] = k;
+          ratio[n++] = Math.max(LEAST, likelihood) / least;
+        }
+      }
+    }
+    return new Effect(none, Arrays.copyOf(moved, n), Arrays.copyOf(ratio, n));
   }
 
   /** Sum of a weight over the worlds in which each place leaks. */
   double[] byPlace(double[] weight) {
     double[] sums = new double[places.size()];
     for (int k = 1; k < weight.length; k++) {
-      sums[firstPlace[k]] += weight[k];
-      if (second[k] >= 0) {
-        sums[secondPlace[k]] += weight[k];
-      }
+      add(sums, k, weight[k]);
     }
     return sums;
   }
 
-  /** Sum over the worlds of each set of places of a weight times the likelihood of a finding. */
-  double[] bySet(Finding finding, double[] weight, int[] of) {
-    double none = finding.none();
-    double[] one = ones(finding);
-    double[] sums = new double[sets];
-    for (int k : of) {
-      double likelihood =
-          first[k] < 0
-              ? none
-              : second[k] < 0 ? one[first[k]] : finding.both(one[first[k]], one[second[k]]);
-      sums[set[k]] += weight[k] * likelihood;
+  /** Adds a weight to the places that leak in a world. */
+  void add(double[] sums, int world, double weight) {
+    if (firstPlace[world] >= 0) {
+      sums[firstPlace[world]] += weight;
     }
-    return sums;
-  }
-
-  private double[] ones(Finding finding) {
-    double[] one = new double[faults.size()];
-    for (int i = 0; i < one.length; i++) {
-      Fault f = faults.get(i);
-      one[i] = finding.one(places.get(f.place()).place(), f.mode());
+    if (secondPlace[world] >= 0) {
+      sums[secondPlace[world]] += weight;
     }
-    return one;
   }
 
   /** Sum of a weight over the worlds of each set of places. */

@@ -256,7 +256,7 @@ final class NextSteps {
   private boolean refutes(Check check, String place, double p) {
     double now = p / (1 - p);
     for (Finding outcome : check.outcomes()) {
-      double then = known.after(List.of(outcome)).marginal(place);
+      double then = known.marginal(place, outcome);
       if (then / (1 - then) < REFUTES * now) {
         return true;
       }

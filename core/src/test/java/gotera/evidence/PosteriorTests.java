@@ -97,7 +97,7 @@ class PosteriorTests {
       // what one expects to think afterwards is what one thinks now
       double mean = 0;
       for (Finding outcome : check.outcomes()) {
-        mean += posterior.chance(outcome) * posterior.after(List.of(outcome)).marginal("p1");
+        mean += posterior.chance(outcome) * posterior.marginal("p1", outcome);
       }
       Close.to("no news on the average", mean, posterior.marginal("p1"), 1e-12);
     }
