@@ -3,21 +3,14 @@ package gotera.web;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import gotera.web.Bench.Hand;
-import java.awt.Color;
-import java.awt.image.BufferedImage;
-import java.io.ByteArrayOutputStream;
-import java.io.IOException;
-import java.io.UncheckedIOException;
-import java.nio.charset.StandardCharsets;
 import java.util.List;
-import javax.imageio.ImageIO;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
 
 /**
- * Whole jobs from the outside, in the browser, from an empty job: look, fill, cap, circuit, drips,
- * dye. By touch, and by keyboard.
+ * Whole jobs from the outside, in the browser, from an empty job: look, fill, cap, circuit, level.
+ * By touch, and by keyboard.
  */
 @ExtendWith(Application.class)
 class FromOutsideTests {
@@ -36,7 +29,7 @@ class FromOutsideTests {
           List.of("pump.shaft-seal", "pump.gasket", "pump.pipe-o-ring", "pump.block-gasket");
       for (String joint : atThePump) {
         bench.joint(joint);
-        bench.photograph(photograph());
+        bench.photograph(TracingTests.photograph());
         bench.click("Dry here");
         bench.counts(".joint-photo", 1);
       }
@@ -245,254 +238,5 @@ class FromOutsideTests {
       bench.click("Wet");
       bench.shows(".suspects li", "Upper hose, housing end");
     }
-  }
-
-  /** No tester at hand: heat, then dye; the report says what was not tested. */
-  @ParameterizedTest
-  @EnumSource(
-      value = Hand.class,
-      names = {"TOUCH", "KEYBOARD"})
-  void dyeFindsWhatHeatDidNotShow(Hand hand, Application.Running application) {
-    try (Bench bench = Bench.of(application).by(hand)) {
-      bench.job("Lumbra " + hand, "Needs water every week");
-      bench.circuit("Set " + hand, "generator", "pump-hidden-gasket");
-      bench.counts("#joint-heater-core\\.tubes", 0);
-      bench.step("Visual check");
-      bench.follow(".chips-line a[href$='state=running']");
-      bench.click("Dry: Pump shaft seal");
-      bench.shows("#look-pump\\.shaft-seal i", "dry, running");
-
-      bench.step("Find");
-      bench.follow("a[href$='/dye']");
-      bench.click("Scanned: the rest is dark");
-      bench.choose("matched");
-      bench.fill("How much, mL", "25");
-      bench.click("Dye is in");
-      bench.shows(".said-list", "dark says nothing");
-      bench.click("Ring in 12 minutes");
-      bench.shows("#waits", "dye flowing");
-      bench.endWait("Lumbra " + hand);
-      bench.fill("Ran, minutes", "12");
-      bench.click("It has run");
-      bench.shows(".said-list", "has not reached");
-      bench.shows(".said-list", "radiator");
-      bench.click("Begin the scan");
-      bench.counts(".dark-bay", 1);
-      bench.joint("pump.block-gasket");
-      bench.click("Glows");
-      bench.shows(".said-list", "New glow: Pump, hidden gasket");
-      bench.joint("radiator.core");
-      bench.click("Dark");
-      bench.shows("#joint-list", "dark, but no dye has been here");
-      bench.shows(".suspects li", "Pump, hidden gasket");
-      bench.shows(".suspects li", "new glow here");
-      bench.open(bench.jobPath() + "/history");
-      bench.shows("main", "Dye: put in, matches the coolant");
-      bench.shows("main", "Wait begun: dye flowing");
-    }
-  }
-
-  /** Two litres a week and only a smell: old glow has no weight, new glow does. */
-  @ParameterizedTest
-  @EnumSource(
-      value = Hand.class,
-      names = {"TOUCH", "KEYBOARD"})
-  void oldGlowHasNoWeightAndNewGlowDoes(Hand hand, Application.Running application) {
-    try (Bench bench = Bench.of(application).by(hand)) {
-      bench.job("Tavel 28 glow " + hand, "Loses two litres a week, smells");
-      bench.circuit("2.8 glow " + hand, "diesel-along-rear-heater");
-      bench.open(bench.jobPath() + "/dye");
-      bench.joint("tank-vent.tank-end");
-      bench.fill("Size of the glow, mm", "12");
-      bench.photograph(photograph());
-      bench.click("Glows");
-      bench.click("Scanned: the rest is dark");
-      bench.choose("matched");
-      bench.click("Dye is in");
-      bench.fill("Ran, minutes", "14");
-      bench.choose("true");
-      bench.page.locator("input[name=heater]").focus();
-      bench.page.keyboard().press("Space");
-      bench.click("It has run");
-      bench.shows(".said-list", "dye has reached every branch");
-      bench.click("Begin the scan");
-      bench.joint("tank-vent.tank-end");
-      bench.fill("Size of the glow, mm", "12");
-      bench.click("Glows");
-      bench.shows(".said-list", "Old and not grown, without weight");
-      bench.joint("tank.seam");
-      bench.fill("Size of the glow, mm", "6");
-      bench.click("Glows");
-      bench.shows(".said-list", "New glow: Expansion tank, seam");
-      bench.shows(".suspects li", "Expansion tank, seam");
-      bench.shows(".suspects li", "new glow here");
-      bench.joint("tank.seam");
-      bench.fill("Size of the glow, mm", "wide");
-      bench.click("Glows");
-      bench.holds("#size", "wide");
-      bench.shows("#size-problem", "Please enter");
-      bench.fill("Size of the glow, mm", "6");
-      bench.photograph("<html><script>run()</script></html>".getBytes(StandardCharsets.UTF_8));
-      bench.click("Glows");
-      bench.shows(".field-wrong .wrong", "picture");
-      bench.step("Find");
-      bench.joint("tank.seam");
-      bench.unfold("Hose, clamp or bearing");
-      bench.click("Steam when squeezed");
-      bench.shows(".suspects li", "steam when squeezed here");
-      bench.shows(".suspects li", "new glow here");
-    }
-  }
-
-  /** A wet gearbox: above and ahead of it sits the outlet neck. */
-  @ParameterizedTest
-  @EnumSource(
-      value = Hand.class,
-      names = {"TOUCH", "KEYBOARD"})
-  void aWetGearboxLeadsToTheNeckAboveIt(Hand hand, Application.Running application) {
-    try (Bench bench = Bench.of(application).by(hand)) {
-      bench.job("Brenka 40 " + hand, "Wet gearbox, no drip on the ground");
-      bench.circuit("4.0 V " + hand, "v-across-outlet-over-gearbox");
-      bench.click("Find on it");
-      bench.unfold("Where does it drip?");
-      bench.click("off the gearbox");
-      assertThat(bench.page.locator(".traced b").allInnerTexts()).contains("Outlet neck, O-ring");
-      bench.shows(".suspects", "Outlet neck, O-ring");
-      bench.shows(".suspects", "drips off the gearbox");
-      bench.focus("#circuit");
-      bench.page.keyboard().press("+");
-      bench.until("document.querySelector('#circuit svg').style.width === '140%'");
-      bench.use(bench.page.getByLabel("Fit the whole circuit"));
-      bench.until("document.querySelector('#circuit svg').style.width === '100%'");
-      bench.joint("outlet-neck.o-ring");
-      bench.click("Cleaned, dried");
-      bench.shows(".joint-last", "cleaned and dried");
-      for (int i = 0; i < 3; i++) {
-        bench.use(bench.page.locator("[data-tap]"));
-        bench.page.waitForTimeout(200); // the rhythm of the drops, no wait for an answer
-      }
-      assertThat(bench.page.locator("#drops").inputValue()).matches("\\d+");
-      bench.click("Wet");
-      bench.shows(".joint-last", "first bead after 0:0");
-      bench.shows(".joint-last", "drops/min");
-      bench.shows(".joint-about", "old ring out of the bore");
-      bench.follow("a[href*='dark=true']");
-      bench.counts(".dark-bay", 1);
-      bench.open(bench.jobPath() + "/history");
-      bench.shows("main", "Drip: off the gearbox, cold, no pressure");
-    }
-  }
-
-  /** Drops off an engine mount: above and ahead of it, and the first bead on a dried plug. */
-  @ParameterizedTest
-  @EnumSource(
-      value = Hand.class,
-      names = {"TOUCH", "KEYBOARD"})
-  void offAnEngineMountItLeadsForwardAndUp(Hand hand, Application.Running application) {
-    try (Bench bench = Bench.of(application).by(hand)) {
-      bench.job("Moltan 52 " + hand, "Drips off an engine mount");
-      bench.circuit("5.2 V along " + hand, "v-along-automatic");
-      bench.click("Find on it");
-      bench.unfold("Where does it drip?");
-      bench.page.locator("#drips input[value=cold-pressure] + span").click();
-      bench.click("off the engine mount");
-      List<String> traced = bench.page.locator(".traced b").allInnerTexts();
-      assertThat(traced.subList(0, 2))
-          .containsExactlyInAnyOrder("Core plug, front", "Core plug, rear");
-      bench.shows(".suspects li", "Core plug");
-      bench.shows(".suspects li", "drips off the engine mount, cold, under pressure");
-      bench.shows(".next-check", "Core plug");
-      bench.shows(".next-check", "what was seen leads there");
-      bench.joint("block.core-plug-front");
-      bench.page.locator("#joint-panel input[value=cold-pressure] + span").click();
-      bench.page.locator("input[name=dried]").check();
-      bench.click("Wet");
-      bench.shows(".joint-last", "wet, dried before");
-      bench.shows(".suspects li", "Core plug, front");
-      bench.shows(".suspects li", "dried, and the first bead came here, cold, under pressure");
-      bench.shows(".next-check", "Repair what was found");
-      bench.open(bench.jobPath() + "/history");
-      bench.shows("main", "dried before");
-    }
-  }
-
-  /** Inside: what does not count says so and moves nothing; what is wrong is told at its place. */
-  @ParameterizedTest
-  @EnumSource(
-      value = Hand.class,
-      names = {"TOUCH", "KEYBOARD"})
-  void anInsideCheckThatDoesNotCountSaysSo(Hand hand, Application.Running application) {
-    try (Bench bench = Bench.of(application).by(hand)) {
-      bench.job("Corva 24 inside " + hand, "Dry outside, topped up again and again");
-      bench.step("Inside");
-      String before = bench.text(".suspects");
-      bench.page.locator("input[value=coolant-drawn-in] + span").click();
-      bench.click("turned yellow");
-      bench.shows(".so-far-flag", "The gas check does not count (coolant was drawn in)");
-      bench.shows(".next-check", "Check for combustion gas");
-      assertThat(bench.text(".suspects")).isEqualTo(before);
-      bench.fill("Cylinder", "third");
-      bench.fill("Minutes under pressure", "14");
-      bench.click("Wet after pressure");
-      bench.shows("#number-problem", "Please enter");
-      bench.holds("#minutes", "14");
-      bench.fill("Cylinder", "3");
-      bench.click("Wet after pressure");
-      bench.shows("#inside-log", "Cylinder 3: wet after pressure, 14 min");
-      bench.shows(".so-far-flag", "plugs out before the engine is turned");
-      bench.shows(".suspects li", "Inside: a cylinder");
-      bench.shows(".suspects li", "coolant in a cylinder");
-      bench.click("Undo: Cylinder 3");
-      bench.counts("#inside-log li", 1);
-      assertThat(bench.text(".suspects")).isEqualTo(before);
-      bench.shows(".rail", "1 found");
-    }
-  }
-
-  /** An electric van, second loop slowly low: high voltage first, nothing that burns. */
-  @ParameterizedTest
-  @EnumSource(
-      value = Hand.class,
-      names = {"TOUCH", "KEYBOARD"})
-  void aHighVoltageLoopStopsThoseWhoAreNotQualified(Hand hand, Application.Running application) {
-    try (Bench bench = Bench.of(application).by(hand)) {
-      bench.job("Quillo E " + hand, "Second loop slowly low");
-      bench.circuit("Two loops " + hand, "electric-two-loops");
-      bench.shows(".rail .step-not-needed", "Inside");
-      bench.shows(".rail .step-not-needed", "nothing burns");
-      bench.step("Make safe");
-      bench.shows(".caution-stop", "High voltage: stop");
-      bench.click("Soft");
-      bench.shows(".said-no", "only a qualified person");
-      bench.click("I am qualified");
-      bench.counts(".said-yes", 0);
-      bench.fill("Coolant or tank now, °C", "19");
-      bench.click("Save the reading");
-      bench.shows(".said-yes", "may be opened");
-      bench.step("Cap");
-      bench.fill("Stamped on the cap", "60 kPa");
-      bench.fill("Maker’s highest system pressure", "30 kPa");
-      bench.click("Save the cap");
-      bench.step("Cap");
-      bench.shows(".plate", "30.0 kPa");
-      bench.shows(".plate", "maker’s figure");
-      bench.step("Visual check");
-      bench.click("Hidden: Battery plate, inlet".replace("Hidden", "Cannot see"));
-      bench.click("Wet: Charger, outlet");
-      bench.shows("#look-said", "1 wet");
-      assertThat(bench.text(".suspects")).contains("Charger, outlet").doesNotContain("Inside");
-    }
-  }
-
-  private static byte[] photograph() {
-    BufferedImage image = new BufferedImage(40, 30, BufferedImage.TYPE_INT_RGB);
-    image.setRGB(10, 10, Color.ORANGE.getRGB());
-    ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-    try {
-      ImageIO.write(image, "jpg", bytes);
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
-    return bytes.toByteArray();
   }
 }

@@ -1,0 +1,81 @@
+package gotera.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import gotera.web.Bench.Hand;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+
+/** Checks of the inside in the browser, from an empty job. By touch, and by keyboard. */
+@ExtendWith(Application.class)
+class InsideTests {
+
+  /** Inside: what does not count says so and moves nothing; what is wrong is told at its place. */
+  @ParameterizedTest
+  @EnumSource(
+      value = Hand.class,
+      names = {"TOUCH", "KEYBOARD"})
+  void anInsideCheckThatDoesNotCountSaysSo(Hand hand, Application.Running application) {
+    try (Bench bench = Bench.of(application).by(hand)) {
+      bench.job("Corva 24 inside " + hand, "Dry outside, topped up again and again");
+      bench.step("Inside");
+      String before = bench.text(".suspects");
+      bench.page.locator("input[value=coolant-drawn-in] + span").click();
+      bench.click("turned yellow");
+      bench.shows(".so-far-flag", "The gas check does not count (coolant was drawn in)");
+      bench.shows(".next-check", "Check for combustion gas");
+      assertThat(bench.text(".suspects")).isEqualTo(before);
+      bench.fill("Cylinder", "third");
+      bench.fill("Minutes under pressure", "14");
+      bench.click("Wet after pressure");
+      bench.shows("#number-problem", "Please enter");
+      bench.holds("#minutes", "14");
+      bench.fill("Cylinder", "3");
+      bench.click("Wet after pressure");
+      bench.shows("#inside-log", "Cylinder 3: wet after pressure, 14 min");
+      bench.shows(".so-far-flag", "plugs out before the engine is turned");
+      bench.shows(".suspects li", "Inside: a cylinder");
+      bench.shows(".suspects li", "coolant in a cylinder");
+      bench.click("Undo: Cylinder 3");
+      bench.counts("#inside-log li", 1);
+      assertThat(bench.text(".suspects")).isEqualTo(before);
+      bench.shows(".rail", "1 found");
+    }
+  }
+
+  /** An electric van, second loop slowly low: high voltage first, nothing that burns. */
+  @ParameterizedTest
+  @EnumSource(
+      value = Hand.class,
+      names = {"TOUCH", "KEYBOARD"})
+  void aHighVoltageLoopStopsThoseWhoAreNotQualified(Hand hand, Application.Running application) {
+    try (Bench bench = Bench.of(application).by(hand)) {
+      bench.job("Quillo E " + hand, "Second loop slowly low");
+      bench.circuit("Two loops " + hand, "electric-two-loops");
+      bench.shows(".rail .step-not-needed", "Inside");
+      bench.shows(".rail .step-not-needed", "nothing burns");
+      bench.step("Make safe");
+      bench.shows(".caution-stop", "High voltage: stop");
+      bench.click("Soft");
+      bench.shows(".said-no", "only a qualified person");
+      bench.click("I am qualified");
+      bench.counts(".said-yes", 0);
+      bench.fill("Coolant or tank now, °C", "19");
+      bench.click("Save the reading");
+      bench.shows(".said-yes", "may be opened");
+      bench.step("Cap");
+      bench.fill("Stamped on the cap", "60 kPa");
+      bench.fill("Maker’s highest system pressure", "30 kPa");
+      bench.click("Save the cap");
+      bench.step("Cap");
+      bench.shows(".plate", "30.0 kPa");
+      bench.shows(".plate", "maker’s figure");
+      bench.step("Visual check");
+      bench.click("Hidden: Battery plate, inlet".replace("Hidden", "Cannot see"));
+      bench.click("Wet: Charger, outlet");
+      bench.shows("#look-said", "1 wet");
+      assertThat(bench.text(".suspects")).contains("Charger, outlet").doesNotContain("Inside");
+    }
+  }
+}
