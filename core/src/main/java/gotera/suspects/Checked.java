@@ -1,6 +1,7 @@
 package gotera.suspects;
 
 import gotera.look.Condition;
+import gotera.warming.Thermostat;
 import gotera.word.Worded;
 import java.util.List;
 import java.util.OptionalDouble;
@@ -99,7 +100,12 @@ public sealed interface Checked extends Observation {
    * @param lower of the lower (°C)
    * @param idling for how long it had idled (min)
    */
-  record TwoTemperatures(double upper, double lower, double idling) implements Checked {}
+  record TwoTemperatures(double upper, double lower, double idling) implements Checked {
+    /** What they say of the thermostat. */
+    public Thermostat says() {
+      return Thermostat.of(upper, lower, idling);
+    }
+  }
 
   /**
    * What was heard when the system was opened.

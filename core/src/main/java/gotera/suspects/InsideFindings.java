@@ -1,5 +1,6 @@
 package gotera.suspects;
 
+import gotera.combustion.GasColour;
 import gotera.evidence.Finding;
 import gotera.evidence.Label;
 import gotera.suspects.Checked.Bubbled;
@@ -10,7 +11,6 @@ import gotera.suspects.Checked.Hiss;
 import gotera.suspects.Checked.Hissed;
 import gotera.suspects.Checked.InCylinder;
 import gotera.suspects.Observation.GasChecked;
-import gotera.suspects.Observation.GasColour;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;

@@ -3,6 +3,7 @@ package gotera.suspects;
 import gotera.balance.SiteFlow;
 import gotera.circuit.Branch;
 import gotera.circuit.DripSpot;
+import gotera.combustion.GasColour;
 import gotera.dye.Glow;
 import gotera.look.LookState;
 import gotera.look.Sight;
@@ -11,7 +12,6 @@ import gotera.pressure.PressureTestResult;
 import gotera.pressure.law.LeakLaw;
 import gotera.pressure.verdict.VerdictKind;
 import gotera.quantity.GaugePressure;
-import gotera.word.Worded;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -264,16 +264,6 @@ public interface Observation {
     public GasChecked {
       notCounted = List.copyOf(notCounted);
     }
-  }
-
-  /** What the fluid of a gas check turns to. */
-  enum GasColour implements Worded {
-    /** As it was: no gas. */
-    BLUE,
-    /** Gas of a petrol engine. */
-    YELLOW,
-    /** Gas of a diesel. */
-    GREEN
   }
 
   /** Something was repaired. Once a test of the repair runs, what was seen before is history. */

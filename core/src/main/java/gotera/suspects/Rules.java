@@ -1,6 +1,7 @@
 package gotera.suspects;
 
 import gotera.balance.LeakBalance;
+import gotera.combustion.GasColour;
 import gotera.evidence.MoreIsLost;
 import gotera.evidence.Posterior;
 import gotera.look.LookState;
@@ -9,15 +10,16 @@ import gotera.suspects.Checked.Bubbled;
 import gotera.suspects.Checked.Felt;
 import gotera.suspects.Checked.FluidSeen;
 import gotera.suspects.Checked.InCylinder;
+import gotera.suspects.Checked.TwoTemperatures;
 import gotera.suspects.Flag.Kind;
 import gotera.suspects.Observation.GasChecked;
-import gotera.suspects.Observation.GasColour;
 import gotera.suspects.Observation.Held;
 import gotera.suspects.Observation.Looked;
 import gotera.suspects.Observation.Outcome;
 import gotera.suspects.Observation.Replaced;
 import gotera.suspects.Observation.Scanned;
 import gotera.uncertainty.DecisionLimits;
+import gotera.warming.Thermostat;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -148,9 +150,9 @@ final class Rules {
   }
 
   private void thermostat() {
-    Optional<ThermostatSays> says = ThermostatSays.of(of);
-    add(says.filter(s -> s == ThermostatSays.STUCK_OPEN).isPresent(), Kind.THERMOSTAT_STUCK_OPEN);
-    add(says.filter(s -> s == ThermostatSays.SHUT).isPresent(), Kind.THERMOSTAT_SHUT);
+    Optional<Thermostat> says = of.newest(TwoTemperatures.class).map(TwoTemperatures::says);
+    add(says.filter(s -> s == Thermostat.STUCK_OPEN).isPresent(), Kind.THERMOSTAT_STUCK_OPEN);
+    add(says.filter(s -> s == Thermostat.SHUT).isPresent(), Kind.THERMOSTAT_SHUT);
   }
 
   /** What was not in the test, or is found already, need not be dry. */

@@ -5,6 +5,7 @@ import gotera.evidence.Label;
 import gotera.look.LookState;
 import gotera.suspects.Checked.Bubbled;
 import gotera.suspects.Checked.FluidSeen;
+import gotera.suspects.Checked.TwoTemperatures;
 import gotera.suspects.Observation.Dripped;
 import gotera.suspects.Observation.Sign;
 import java.util.ArrayList;
@@ -52,7 +53,7 @@ final class Signs {
                 && of.counting(Bubbled.class).stream().anyMatch(b -> b.notCounted().isEmpty()));
     boolean fluids = !of.counting(FluidSeen.class).isEmpty();
     seenCloser.add(s -> fluids && (s.equals("pale-emulsion") || s.equals("pink-froth")));
-    boolean thermostat = ThermostatSays.of(of).filter(ThermostatSays::fault).isPresent();
+    boolean thermostat = of.newest(TwoTemperatures.class).filter(t -> t.says().fault()).isPresent();
     seenCloser.add(s -> thermostat && (s.equals("no-cabin-heat") || s.equals("needle-rises")));
     told.removeIf(s -> seenCloser.stream().anyMatch(p -> p.test(s)));
     return told;

@@ -3,6 +3,7 @@ package gotera.look;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import gotera.look.VisualCheck.Look;
+import gotera.testkit.Close;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
@@ -88,5 +89,14 @@ class LookTests {
     assertThat(round.open()).isEqualTo(1);
     assertThat(round.hidden()).isEqualTo(1);
     assertThat(round.stained()).isEqualTo(1);
+  }
+
+  /** Poisson: none where 2.996 were expected happens once in twenty times. */
+  @Test
+  void aDryLookBoundsTheRate() {
+    Close.to("15 min without a drop, mL/min", DryLook.most(15), 0.010, 2e-4);
+    Close.to("Poisson of none", Math.exp(-DryLook.most(15) * 15 / DryLook.DROP), 0.05, 1e-9);
+    Close.to("for a bound, min", DryLook.minutesFor(DryLook.most(24)), 24, 1e-9);
+    Close.to("after a leak that showed after 8 min", DryLook.minutesAfter(8), 24, 0);
   }
 }

@@ -1,6 +1,7 @@
 package gotera.web.inside;
 
 import gotera.circuit.Features.Drive;
+import gotera.combustion.GasColour;
 import gotera.suspects.Checked;
 import gotera.suspects.Checked.Bubbles;
 import gotera.suspects.Checked.Fluid;
@@ -9,7 +10,6 @@ import gotera.suspects.Checked.Hiss;
 import gotera.suspects.Checked.Hissed;
 import gotera.suspects.Checked.InCylinder;
 import gotera.suspects.Checked.TwoTemperatures;
-import gotera.suspects.Observation.GasColour;
 import gotera.web.circuit.EngineTypeService;
 import gotera.web.figures.Entry;
 import gotera.web.figures.FieldProblems;

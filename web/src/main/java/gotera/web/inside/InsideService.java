@@ -1,5 +1,6 @@
 package gotera.web.inside;
 
+import gotera.combustion.GasColour;
 import gotera.suspects.Checked;
 import gotera.suspects.Checked.Bubbled;
 import gotera.suspects.Checked.Bubbles;
@@ -11,7 +12,6 @@ import gotera.suspects.Checked.InCylinder;
 import gotera.suspects.Checked.TwoTemperatures;
 import gotera.suspects.Observation;
 import gotera.suspects.Observation.GasChecked;
-import gotera.suspects.Observation.GasColour;
 import gotera.web.finding.Finding;
 import gotera.web.finding.FindingService;
 import gotera.web.finding.FindingService.New;

@@ -1,13 +1,12 @@
-package gotera.suspects;
+package gotera.warming;
 
-import gotera.suspects.Checked.TwoTemperatures;
-import java.util.Optional;
+import gotera.word.Worded;
 
 /**
  * What the temperatures of upper and lower hose, after idling, say of the thermostat (thresholds:
  * our judgement, untested; the rules: common practice, no source).
  */
-enum ThermostatSays {
+public enum Thermostat implements Worded {
   /** Both barely warm after long idling. */
   STUCK_OPEN,
   /** Both hot and close together. */
@@ -24,23 +23,26 @@ enum ThermostatSays {
   private static final double CLOSE = 10; // K
   private static final double FAR = 30; // K
 
-  static Optional<ThermostatSays> of(Case of) {
-    return of.newest(TwoTemperatures.class).map(ThermostatSays::of);
-  }
-
-  private static ThermostatSays of(TwoTemperatures t) {
-    double apart = t.upper() - t.lower();
-    if (t.upper() < BARELY_WARM && t.idling() >= LONG_IDLING && Math.abs(apart) <= ALIKE) {
+  /**
+   * What they say.
+   *
+   * @param upper of the upper hose (°C)
+   * @param lower of the lower hose, at the same kind of place (°C)
+   * @param idling for how long it had idled (min)
+   */
+  public static Thermostat of(double upper, double lower, double idling) {
+    double apart = upper - lower;
+    if (upper < BARELY_WARM && idling >= LONG_IDLING && Math.abs(apart) <= ALIKE) {
       return STUCK_OPEN;
     }
-    if (t.upper() >= HOT && Math.abs(apart) <= CLOSE) {
+    if (upper >= HOT && Math.abs(apart) <= CLOSE) {
       return OPEN;
     }
-    return t.upper() >= HOT && apart > FAR ? SHUT : NOT_YET;
+    return upper >= HOT && apart > FAR ? SHUT : NOT_YET;
   }
 
   /** Whether the thermostat does not do as it should. */
-  boolean fault() {
+  public boolean fault() {
     return this == STUCK_OPEN || this == SHUT;
   }
 }
