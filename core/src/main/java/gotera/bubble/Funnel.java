@@ -1,6 +1,6 @@
 package gotera.bubble;
 
-import gotera.bubble.FunnelStep.Bubble;
+import gotera.bubble.FunnelStep.Bubbles;
 import gotera.bubble.FunnelStep.Burst;
 import gotera.bubble.FunnelStep.Level;
 import gotera.bubble.FunnelStep.Moved;
@@ -170,7 +170,7 @@ public record Funnel(
       double perKelvin = funnel.growth(last, 1);
       double seen = hotSpan();
       double bubbles =
-          seen > 0 ? hot(Bubble.class).mapToDouble(b -> b.size().millilitres()).sum() / seen : 0;
+          seen > 0 ? hot(Bubbles.class).mapToDouble(Bubbles::millilitres).sum() / seen : 0;
       double rate = minutes > 0 ? risen / minutes - grown : 0;
       double u =
           minutes > 0

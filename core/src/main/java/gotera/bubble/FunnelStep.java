@@ -37,11 +37,17 @@ public sealed interface FunnelStep {
   record Warmed(Instant at, double upper, double lower) implements FunnelStep {}
 
   /**
-   * A bubble came up.
+   * Bubbles came up since the last were told.
    *
    * @param size how large
+   * @param count how many
    */
-  record Bubble(Instant at, Size size) implements FunnelStep {}
+  record Bubbles(Instant at, Size size, int count) implements FunnelStep {
+    /** Their volume (mL). */
+    double millilitres() {
+      return count * size.millilitres();
+    }
+  }
 
   /** Calm, then a burst: the level sucked down and thrown back. */
   record Burst(Instant at) implements FunnelStep {}

@@ -25,6 +25,7 @@ import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 
 /**
@@ -39,6 +40,7 @@ import java.util.Set;
  * @param level the newest level, since when the coolant has climbed
  * @param fillings how many fillings were used
  * @param out what was drawn down in all (mL)
+ * @param last when the newest step was
  */
 public record GasCheck(
     Move next,
@@ -47,7 +49,8 @@ public record GasCheck(
     Optional<Instant> drawing,
     Optional<Level> level,
     int fillings,
-    double out) {
+    double out,
+    Optional<Instant> last) {
   /** How long the bulb draws without a break (common practice, no source). */
   public static final Duration DRAWS = Duration.ofMinutes(1);
 
@@ -107,6 +110,9 @@ public record GasCheck(
     return run.state();
   }
 
+  /** Temperature at which thermostats open, where nobody knows better (°C) (from memory). */
+  public static final double USUALLY_OPENS = 88;
+
   /** How far each filling came that was used, the newest last. */
   public static List<GasCheck> fillings(List<GasStep> steps) {
     List<GasCheck> all = new ArrayList<>();
@@ -129,18 +135,19 @@ public record GasCheck(
       return Optional.empty();
     }
     List<Reading> readings = new ArrayList<>();
-    steps.stream()
-        .filter(s -> !s.at().isBefore(started.get()))
-        .sorted(Comparator.comparing(GasStep::at))
-        .forEach(
-            s -> {
-              if (s instanceof Warmed w) {
-                readings.add(new Reading(minutes(started.get(), w.at()), w.celsius()));
-              } else if (s instanceof Level l && l.celsius().isPresent()) {
-                readings.add(
-                    new Reading(minutes(started.get(), l.at()), l.celsius().getAsDouble()));
-              }
-            });
+    for (GasStep s : steps.stream().sorted(Comparator.comparing(GasStep::at)).toList()) {
+      OptionalDouble celsius =
+          s instanceof Warmed w
+              ? OptionalDouble.of(w.celsius())
+              : s instanceof Level l ? l.celsius() : OptionalDouble.empty();
+      if (celsius.isPresent()) {
+        double minute = minutes(started.get(), s.at());
+        if (minute <= 0) {
+          readings.clear(); // the newest before the start is where it starts from
+        }
+        readings.add(new Reading(Math.max(0, minute), celsius.getAsDouble()));
+      }
+    }
     return WarmUp.of(readings);
   }
 
@@ -166,6 +173,19 @@ public record GasCheck(
     return warmed.until(
         level.get().gap(), clock.get().warming(), clock.get().minute(level.get().at()));
   }
+
+  /**
+   * Gap that lasts from the newest temperature until the thermostat has opened and the minute is
+   * over (mm).
+   */
+  public static Optional<Double> gapNeeded(List<GasStep> steps, NeckLevel neck) {
+    return Clock.of(steps)
+        .map(c -> c.warming().celsius(c.warming().last()))
+        .map(t -> neck.climbed(t, Math.max(t, USUALLY_OPENS) + AFTERWARDS));
+  }
+
+  /** It warms on by about this much until the minute is over (K) (our judgement, untested). */
+  private static final double AFTERWARDS = 5;
 
   private static final double LEAST_SHARE = 0.2;
   private static final double MOST_SHARE = 3;
@@ -239,6 +259,7 @@ public record GasCheck(
     private boolean open;
     private int fillings;
     private double out;
+    private Optional<Instant> last = Optional.empty();
     private Optional<Level> level = Optional.empty();
     private boolean blue;
     private Optional<Instant> drawing = Optional.empty();
@@ -248,6 +269,7 @@ public record GasCheck(
     private final Set<NotCounted> spoilt = EnumSet.noneOf(NotCounted.class);
 
     void take(GasStep step) {
+      last = Optional.of(step.at());
       if (step instanceof Filled f) {
         filled(f.blue());
       } else if (step instanceof Level l) {
@@ -314,7 +336,7 @@ public record GasCheck(
         add(because, colour.get() == GasColour.BLUE && !turned, NotCounted.NO_CONTROL);
       }
       return new GasCheck(
-          next(because), colour, Set.copyOf(because), drawing, level, fillings, out);
+          next(because), colour, Set.copyOf(because), drawing, level, fillings, out, last);
     }
 
     private static void add(Set<NotCounted> because, boolean is, NotCounted reason) {

@@ -128,8 +128,16 @@ public enum Range {
   RATE(-1000, 100_000, "mL/min"),
   /** Its standard uncertainty (mL/min). */
   RATE_U(1e-6, 100_000, "mL/min"),
+  /** Diameter of a bore (mm). */
+  BORE(30, 300, "mm"),
+  /** Depth of coolant over a piston (mm). */
+  DEPTH(0.1, 200, "mm"),
   /** Number of a cylinder. */
   CYLINDER(1, 16, ""),
+  /** Bubbles counted between two looks. */
+  BUBBLES(0, 10_000, "bubbles"),
+  /** Temperature of a surface of a running engine (°C). */
+  SURFACE(-40, 700, "°C"),
   /** Minutes an engine idled before its hoses were felt (min). */
   IDLED(0, 1000, "min"),
   /** What is gone over a watch of the level; less than nothing where the marks err (mL). */

@@ -94,7 +94,7 @@ public record Case(Circuit circuit, List<Observation> observed, AsNow now) {
   }
 
   /** What counts of a kind. */
-  <T extends Observation> List<T> counting(Class<T> kind) {
+  public <T extends Observation> List<T> counting(Class<T> kind) {
     return all(counting(), kind);
   }
 
@@ -166,7 +166,7 @@ public record Case(Circuit circuit, List<Observation> observed, AsNow now) {
   }
 
   /** Places whose flow was measured. */
-  Set<String> measured() {
+  public Set<String> measured() {
     return wet().stream()
         .filter(l -> l.flow().isPresent())
         .map(Looked::place)

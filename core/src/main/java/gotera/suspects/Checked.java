@@ -1,9 +1,11 @@
 package gotera.suspects;
 
+import gotera.bubble.Funnel;
 import gotera.look.Condition;
 import gotera.warming.Thermostat;
 import gotera.word.Worded;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 
 /** What a check of the whole or of the inside showed. */
@@ -28,6 +30,32 @@ public sealed interface Checked extends Observation {
     /** Keeps its own copy. */
     public Bubbled {
       notCounted = List.copyOf(notCounted);
+    }
+
+    /**
+     * What a funnel has shown; nothing while it may still be told.
+     *
+     * @param ended whether nobody watches it any more
+     */
+    public static Optional<Bubbled> of(Funnel funnel, boolean ended) {
+      if (funnel.says().counts()) {
+        Bubbles result = Worded.of(Bubbles.class, funnel.says().word()).orElseThrow();
+        boolean gas = result == Bubbles.GAS_ENTERING;
+        OptionalDouble rate = gas ? OptionalDouble.of(funnel.bubbles()) : OptionalDouble.empty();
+        return Optional.of(new Bubbled(result, rate, List.of()));
+      }
+      Bubbles seen = funnel.bubbles() > 0 ? Bubbles.GAS_ENTERING : Bubbles.QUIET;
+      return ended
+          ? Optional.of(new Bubbled(seen, OptionalDouble.empty(), List.of(because(funnel))))
+          : Optional.empty();
+    }
+
+    private static String because(Funnel funnel) {
+      return switch (funnel.says()) {
+        case NOT_HOT -> "not-warm";
+        case NOT_STEADY, READ_AGAIN -> "not-steady";
+        default -> "too-short";
+      };
     }
   }
 

@@ -3,7 +3,7 @@ package gotera.bubble;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import gotera.bubble.Funnel.Says;
-import gotera.bubble.FunnelStep.Bubble;
+import gotera.bubble.FunnelStep.Bubbles;
 import gotera.bubble.FunnelStep.Burst;
 import gotera.bubble.FunnelStep.Level;
 import gotera.bubble.FunnelStep.Moved;
@@ -41,7 +41,7 @@ class FunnelTests {
 
   private static void bubbles(List<FunnelStep> steps, Size size, double from, double to, int n) {
     for (int i = 0; i < n; i++) {
-      steps.add(new Bubble(minute(from + (to - from) * (i + 0.5) / n), size));
+      steps.add(new Bubbles(minute(from + (to - from) * (i + 0.5) / n), size, 1));
     }
   }
 

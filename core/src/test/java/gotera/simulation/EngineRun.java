@@ -1,7 +1,7 @@
 package gotera.simulation;
 
 import gotera.bubble.FunnelStep;
-import gotera.bubble.FunnelStep.Bubble;
+import gotera.bubble.FunnelStep.Bubbles;
 import gotera.bubble.FunnelStep.Level;
 import gotera.bubble.FunnelStep.Moved;
 import gotera.bubble.FunnelStep.Size;
@@ -136,7 +136,7 @@ public final class EngineRun {
       double one = 0.12 * Math.exp(0.9 * random.nextGaussian());
       budget -= one;
       if (random.nextDouble() < 0.93) {
-        steps.add(new Bubble(now(), taken(one * byEye)));
+        steps.add(new Bubbles(now(), taken(one * byEye), 1));
       }
     }
   }

@@ -1,34 +1,10 @@
 // Waits count down on every page and ring when they are due; what other devices began or ended shows
 // here too. The server's time counts, for the clock of a phone may be wrong.
 import { serverAhead } from "./stopwatch.js";
+import { beep, left } from "./ring.js";
 
 const EVERY = 5000;
 const RING = 4000;
-let sound;
-
-function beep() {
-  // a browser lets a page sound only once somebody touched it; without, the line alone tells
-  if (!sound || sound.state !== "running") {
-    return;
-  }
-  for (const [i, pitch] of [660, 880, 660].entries()) {
-    const tone = sound.createOscillator();
-    const loudness = sound.createGain();
-    tone.frequency.value = pitch;
-    loudness.gain.value = 0.12;
-    tone.connect(loudness).connect(sound.destination);
-    tone.start(sound.currentTime + 0.22 * i);
-    tone.stop(sound.currentTime + 0.22 * i + 0.18);
-  }
-}
-
-function left(milliseconds) {
-  const seconds = Math.ceil(milliseconds / 1000);
-  const hours = Math.floor(seconds / 3600);
-  const minutes = Math.floor((seconds % 3600) / 60);
-  const rest = String(seconds % 60).padStart(2, "0");
-  return hours > 0 ? `${hours}:${String(minutes).padStart(2, "0")}:${rest}` : `${minutes}:${rest}`;
-}
 
 function tick() {
   let ringing = false;
@@ -62,10 +38,6 @@ async function renew() {
 }
 
 export function startWaits() {
-  document.addEventListener("pointerdown", () => {
-    sound = sound || new AudioContext();
-    sound.resume();
-  });
   let rung = 0;
   setInterval(() => {
     if (tick() && Date.now() - rung > RING) {

@@ -21,6 +21,7 @@ class InsideTests {
       bench.job("Corva 24 inside " + hand, "Dry outside, topped up again and again");
       bench.step("Inside");
       String before = bench.text(".suspects");
+      bench.unfold("Only a result");
       bench.page.locator("input[value=coolant-drawn-in] + span").click();
       bench.click("turned yellow");
       bench.shows(".so-far-flag", "The gas check does not count (coolant was drawn in)");

@@ -14,10 +14,12 @@ import gotera.suspects.Observation.Scanned;
 import gotera.suspects.Observation.Sign;
 import gotera.suspects.Told;
 import gotera.suspects.WhereLost;
+import gotera.web.bubble.FunnelService;
 import gotera.web.circuit.CircuitService;
 import gotera.web.circuit.ConditionService;
 import gotera.web.circuit.DripService;
 import gotera.web.circuit.ReachService;
+import gotera.web.combustion.GasService;
 import gotera.web.dye.DyeService;
 import gotera.web.inside.InsideService;
 import gotera.web.job.JobService;
@@ -49,6 +51,8 @@ public class Cases {
   private final DripService drips;
   private final ConditionService conditions;
   private final InsideService inside;
+  private final GasService gas;
+  private final FunnelService funnels;
   private final DyeService dye;
   private final ReachService reach;
   private final RepairService repairs;
@@ -62,6 +66,8 @@ public class Cases {
       DripService drips,
       ConditionService conditions,
       InsideService inside,
+      GasService gas,
+      FunnelService funnels,
       DyeService dye,
       ReachService reach,
       RepairService repairs,
@@ -73,6 +79,8 @@ public class Cases {
     this.drips = drips;
     this.conditions = conditions;
     this.inside = inside;
+    this.gas = gas;
+    this.funnels = funnels;
     this.dye = dye;
     this.reach = reach;
     this.repairs = repairs;
@@ -95,6 +103,8 @@ public class Cases {
     circuits.looks(jobId).forEach(s -> timed.add(new Timed(s.writtenAt(), s.looked())));
     conditions.all(jobId).forEach(c -> timed.add(new Timed(c.at(), c.what())));
     inside.all(jobId).forEach(f -> timed.add(new Timed(f.at(), f.what())));
+    gas.results(jobId).forEach(r -> timed.add(new Timed(r.at(), r.what())));
+    funnels.results(jobId).forEach(r -> timed.add(new Timed(r.at(), r.what())));
     drips.all(jobId).forEach(d -> timed.add(new Timed(d.at(), d.what())));
     for (PressureTestView test : tests.all(jobId)) {
       if (saysSomething(test)) {

@@ -2,6 +2,7 @@ package gotera.web.fill;
 
 import gotera.coolant.CoolantMixture;
 import gotera.pressure.compliance.Draw;
+import gotera.range.Range;
 import gotera.refill.FillAccount;
 import gotera.web.figures.Figures;
 import gotera.web.finding.Finding;
@@ -28,6 +29,9 @@ import org.springframework.stereotype.Service;
 public class FillService implements StepReporter {
   private static final String CHECK = "fill";
   private static final String MEASURED = "strength";
+
+  /** Checks whose steps book volumes: what is drawn down for a tester, what a funnel takes. */
+  private static final List<String> GUIDED = List.of("gas-check", "funnel");
 
   private final FindingService findings;
   private final PressureService tests;
@@ -95,9 +99,36 @@ public class FillService implements StepReporter {
               f.measures().strength().orElse(0),
               Optional.of(f.id())));
     }
+    guided(jobId, lines);
     tests.all(jobId).forEach(test -> drawn(test, lines));
     lines.sort(Comparator.comparing(Line::at));
     return lines;
+  }
+
+  /** What guided checks took out or put in: taken back there. */
+  private void guided(UUID jobId, List<Line> lines) {
+    for (String check : GUIDED) {
+      for (Finding f : findings.of(jobId, check)) {
+        f.measures()
+            .millilitres()
+            .ifPresent(ml -> lines.add(new Line(f.at(), kind(f), ml, 0, Optional.empty())));
+      }
+    }
+  }
+
+  private static FillEntryKind kind(Finding f) {
+    return switch (f.saw()) {
+      case "water" -> FillEntryKind.IN;
+      case "coolant" -> FillEntryKind.PUSHED_IN;
+      default -> FillEntryKind.DRAWN;
+    };
+  }
+
+  /** What is in the system now; as the job says while nobody knows how much it holds. */
+  public CoolantMixture mixture(UUID jobId) {
+    double said = jobs.require(jobId).strength().orElse(CoolantMixture.USUAL_STRENGTH);
+    double now = account(jobId).map(a -> a.now().strength()).orElse(said);
+    return new CoolantMixture(Math.max(0, Math.min(Range.STRENGTH.high(), now)));
   }
 
   /** What a test took out or pushed in. */

@@ -34,7 +34,7 @@ class FindingController {
     String at = Entry.text(joint, 80);
     return "redirect:/jobs/"
         + id
-        + (step.matches("[a-z-]+") ? "/" + step : "")
+        + (step.matches("[a-z-]+(/[a-z-]+)?") ? "/" + step : "")
         + (at.matches("[a-z0-9.-]+") ? "?joint=" + at : "");
   }
 }

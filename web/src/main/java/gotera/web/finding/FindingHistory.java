@@ -7,7 +7,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Objects;
 import java.util.UUID;
-import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -15,10 +14,12 @@ import org.springframework.transaction.annotation.Transactional;
 @Component
 class FindingHistory implements HistorySource {
   private final FindingRecords records;
+  private final FindingWords says;
   private final Words words;
 
-  FindingHistory(FindingRecords records, Words words) {
+  FindingHistory(FindingRecords records, FindingWords says, Words words) {
     this.records = records;
+    this.says = says;
     this.words = words;
   }
 
@@ -27,7 +28,7 @@ class FindingHistory implements HistorySource {
   public List<HistoryEntry> of(UUID jobId) {
     List<HistoryEntry> entries = new ArrayList<>();
     for (FindingRecord r : records.findByJobIdOrderByWrittenAtAscIdAsc(jobId)) {
-      String what = what(r);
+      String what = says.withCheck(FindingService.finding(r), Figures.USUAL);
       entries.add(new HistoryEntry(r.writtenAt, r.writtenBy, what));
       if (r.withdrawnAt != null) {
         entries.add(
@@ -38,38 +39,5 @@ class FindingHistory implements HistorySource {
       }
     }
     return entries;
-  }
-
-  private void known(List<String> parts, String key) {
-    if (words.knows(key)) {
-      parts.add(words.say(key));
-    }
-  }
-
-  private void measured(List<String> parts, String what, @Nullable Double value) {
-    if (value != null) {
-      parts.add(words.say("measured." + what, Figures.plain(value)));
-    }
-  }
-
-  private String what(FindingRecord r) {
-    List<String> parts = new ArrayList<>();
-    known(parts, "joint." + r.subject);
-    known(parts, "drip-spot." + r.subject);
-    parts.add(words.say(r.checkWord + ".saw." + r.saw));
-    known(parts, "dye-match." + r.subject);
-    measured(parts, "volume", r.volumeMl);
-    measured(parts, "temperature", r.celsius);
-    measured(parts, "minutes", r.minutes);
-    measured(parts, "size", r.sizeMm);
-    measured(parts, "lower", r.lowerCelsius);
-    r.unmet.stream().sorted().forEach(u -> known(parts, "unmet." + u));
-    if (r.photoId != null) {
-      parts.add(words.say("history.photoId.set"));
-    }
-    if (!r.note.isEmpty()) {
-      parts.add("\u201c" + r.note + "\u201d");
-    }
-    return words.say("check." + r.checkWord) + ": " + String.join(", ", parts);
   }
 }

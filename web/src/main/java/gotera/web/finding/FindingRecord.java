@@ -10,6 +10,7 @@ import jakarta.persistence.JoinColumn;
 import jakarta.persistence.Table;
 import java.time.Instant;
 import java.util.LinkedHashSet;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
@@ -32,6 +33,9 @@ class FindingRecord {
   @Nullable Double minutes;
   @Nullable Double sizeMm;
   @Nullable Double lowerCelsius;
+  @Nullable Double areaCm2;
+  @Nullable Double gaugeKpa;
+  @Nullable Double counted;
   @Nullable Boolean thermostatOpen;
   @Nullable Boolean heaterOn;
 
@@ -58,36 +62,39 @@ class FindingRecord {
   }
 
   void measure(Measures m) {
-    volumeMl = orNull(m.millilitres());
-    strength = orNull(m.strength());
-    celsius = orNull(m.celsius());
-    ambientCelsius = orNull(m.ambientCelsius());
-    minutes = orNull(m.minutes());
-    sizeMm = orNull(m.millimetres());
-    lowerCelsius = orNull(m.lowerCelsius());
+    volumeMl = m.values().get(Measure.MILLILITRES);
+    strength = m.values().get(Measure.STRENGTH);
+    celsius = m.values().get(Measure.CELSIUS);
+    ambientCelsius = m.values().get(Measure.AMBIENT_CELSIUS);
+    minutes = m.values().get(Measure.MINUTES);
+    sizeMm = m.values().get(Measure.MILLIMETRES);
+    lowerCelsius = m.values().get(Measure.LOWER_CELSIUS);
+    areaCm2 = m.values().get(Measure.SQUARE_CENTIMETRES);
+    gaugeKpa = m.values().get(Measure.KILOPASCALS);
+    counted = m.values().get(Measure.COUNT);
     thermostatOpen = m.gates().map(Measures.Gates::thermostat).orElse(null);
     heaterOn = m.gates().map(Measures.Gates::heater).orElse(null);
   }
 
   Measures measures() {
-    return new Measures(
-        optional(volumeMl),
-        optional(strength),
-        optional(celsius),
-        optional(ambientCelsius),
-        optional(minutes),
-        optional(sizeMm),
-        optional(lowerCelsius),
+    Optional<Measures.Gates> gates =
         thermostatOpen == null || heaterOn == null
             ? Optional.empty()
-            : Optional.of(new Measures.Gates(thermostatOpen, heaterOn)));
+            : Optional.of(new Measures.Gates(thermostatOpen, heaterOn));
+    return new Measures(Map.of(), gates)
+        .and(Measure.MILLILITRES, optional(volumeMl))
+        .and(Measure.STRENGTH, optional(strength))
+        .and(Measure.CELSIUS, optional(celsius))
+        .and(Measure.AMBIENT_CELSIUS, optional(ambientCelsius))
+        .and(Measure.MINUTES, optional(minutes))
+        .and(Measure.MILLIMETRES, optional(sizeMm))
+        .and(Measure.LOWER_CELSIUS, optional(lowerCelsius))
+        .and(Measure.SQUARE_CENTIMETRES, optional(areaCm2))
+        .and(Measure.KILOPASCALS, optional(gaugeKpa))
+        .and(Measure.COUNT, optional(counted));
   }
 
   private static OptionalDouble optional(@Nullable Double value) {
     return value == null ? OptionalDouble.empty() : OptionalDouble.of(value);
-  }
-
-  private static @Nullable Double orNull(OptionalDouble value) {
-    return value.isPresent() ? Double.valueOf(value.getAsDouble()) : null;
   }
 }

@@ -113,7 +113,7 @@ public class FindingService {
     return all.stream().filter(f -> f.check().equals(check)).toList();
   }
 
-  private static Finding finding(FindingRecord r) {
+  static Finding finding(FindingRecord r) {
     return new Finding(
         r.id,
         r.checkWord,

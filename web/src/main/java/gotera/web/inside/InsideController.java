@@ -15,6 +15,7 @@ import gotera.web.figures.Entry;
 import gotera.web.figures.FieldProblems;
 import gotera.web.figures.Figures;
 import gotera.web.finding.Finding;
+import gotera.web.finding.FindingWords;
 import gotera.web.frame.NotFound;
 import gotera.web.frame.Pages;
 import gotera.web.job.JobPlace;
@@ -24,6 +25,7 @@ import gotera.web.words.Words;
 import gotera.word.Worded;
 import java.security.Principal;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -43,9 +45,16 @@ class InsideController {
   private final InsideService inside;
   private final EngineTypeService types;
   private final JobService jobs;
+  private final FindingWords says;
   private final Words words;
 
-  InsideController(InsideService inside, EngineTypeService types, JobService jobs, Words words) {
+  InsideController(
+      InsideService inside,
+      EngineTypeService types,
+      JobService jobs,
+      FindingWords says,
+      Words words) {
+    this.says = says;
     this.inside = inside;
     this.types = types;
     this.jobs = jobs;
@@ -65,8 +74,7 @@ class InsideController {
   String gas(@PathVariable UUID id, @ModelAttribute InsideForm form, Principal principal) {
     burns(id);
     GasColour colour = word(GasColour.class, form.saw());
-    GasColour never =
-        types.features(id).drive() == Drive.DIESEL ? GasColour.YELLOW : GasColour.GREEN;
+    GasColour never = GasColour.of(types.features(id).drive() != Drive.DIESEL);
     if (colour == never) {
       throw new NotFound("a colour that this fuel gives: " + colour.word());
     }
@@ -95,8 +103,50 @@ class InsideController {
     burns(id);
     FieldProblems problems = new FieldProblems(words);
     Optional<InCylinder> seen = form.cylinder(problems, figures);
-    seen.ifPresent(s -> inside.cylinder(id, s, principal.getName()));
+    OptionalDouble depth = form.depth(problems);
+    seen.ifPresent(s -> inside.cylinder(id, s, depth, principal.getName()));
     return seen.isPresent() ? back(id) : refused(id, form, problems, figures, model);
+  }
+
+  @PostMapping("/jobs/{id}/inside/plugs")
+  Object plug(
+      @PathVariable UUID id,
+      @ModelAttribute InsideForm form,
+      Figures figures,
+      Principal principal,
+      Model model) {
+    burns(id);
+    FieldProblems problems = new FieldProblems(words);
+    OptionalDouble number = form.number(problems);
+    if (!problems.none()) {
+      return refused(id, form, problems, figures, model);
+    }
+    String saw =
+        InsideService.PLUGS.stream()
+            .filter(form.saw()::equals)
+            .findFirst()
+            .orElseThrow(() -> new NotFound(form.saw()));
+    inside.plug(id, (int) number.getAsDouble(), saw, principal.getName());
+    return back(id);
+  }
+
+  @PostMapping("/jobs/{id}/inside/noted")
+  String noted(
+      @PathVariable UUID id,
+      @RequestParam(defaultValue = "") String check,
+      @ModelAttribute InsideForm form,
+      Principal principal) {
+    Noted of = word(Noted.class, Entry.text(check, 40));
+    if (of.burns()) {
+      burns(id);
+    } else {
+      jobs.require(id);
+    }
+    if (!of.answers().contains(form.saw())) {
+      throw new NotFound(form.saw());
+    }
+    inside.noted(id, of, form.saw(), principal.getName());
+    return back(id);
   }
 
   @PostMapping("/jobs/{id}/inside/fluids")
@@ -172,17 +222,17 @@ class InsideController {
     model.addAttribute("problems", problems);
     model.addAttribute("burns", drive != Drive.ELECTRIC);
     model.addAttribute(
-        "colours",
-        List.of(
-            GasColour.BLUE.word(),
-            (drive == Drive.DIESEL ? GasColour.GREEN : GasColour.YELLOW).word()));
+        "colours", List.of(GasColour.BLUE.word(), GasColour.of(drive == Drive.DIESEL).word()));
     model.addAttribute("gasConditions", InsideService.GAS_CONDITIONS);
     model.addAttribute("bubbleConditions", InsideService.BUBBLE_CONDITIONS);
     model.addAttribute("bubbles", Worded.words(Bubbles.class));
     model.addAttribute("fluids", fluids(id));
     model.addAttribute("hisses", Worded.words(Hiss.class));
+    model.addAttribute("lines", inside.written(id).stream().map(f -> line(f, figures)).toList());
+    model.addAttribute("plugs", InsideService.PLUGS);
     model.addAttribute(
-        "lines", inside.all(id).stream().map(f -> line(f.finding(), figures)).toList());
+        "noted",
+        Arrays.stream(Noted.values()).filter(n -> drive != Drive.ELECTRIC || !n.burns()).toList());
     return "inside/inside";
   }
 
@@ -204,20 +254,15 @@ class InsideController {
   }
 
   private Line line(Finding f, Figures figures) {
-    List<String> said = new ArrayList<>();
-    said.add(words.say(f.check() + ".saw." + f.saw()));
-    f.measures().millilitres().ifPresent(ml -> said.add(figures.volume(ml)));
-    f.measures().celsius().ifPresent(c -> said.add(figures.temperature(c, 0)));
-    f.measures().lowerCelsius().ifPresent(c -> said.add(figures.temperature(c, 0)));
-    f.measures().minutes().ifPresent(m -> said.add(words.say("inside.minutes", Figures.plain(m))));
-    f.unmet().stream().sorted().forEach(u -> said.add(words.say("unmet." + u)));
+    boolean numbered =
+        f.check().equals(InsideService.CYLINDER) || f.check().equals(InsideService.PLUG);
     String about =
-        f.check().equals(InsideService.CYLINDER)
-            ? words.say("inside.cylinder", f.subject())
+        numbered
+            ? words.say("inside." + f.check(), f.subject())
             : f.subject().isEmpty()
                 ? words.say("check." + f.check())
                 : words.say("fluid." + f.subject());
     String when = Figures.timeOfDay(f.at()) + " " + f.by();
-    return new Line(f.id().toString(), about + ": " + String.join(", ", said) + " \u00b7 " + when);
+    return new Line(f.id().toString(), about + ": " + says.say(f, figures) + " \u00b7 " + when);
   }
 }

@@ -1,5 +1,6 @@
 package gotera.web.inside;
 
+import gotera.cylinder.Bore;
 import gotera.range.Range;
 import gotera.suspects.Checked.InCylinder;
 import gotera.suspects.Checked.TwoTemperatures;
@@ -20,6 +21,8 @@ import org.jspecify.annotations.Nullable;
  * @param unmet conditions that were not met
  * @param number which cylinder
  * @param caught what was drawn off
+ * @param bore diameter of the bore
+ * @param depth depth of coolant over the piston
  * @param minutes how long under pressure
  * @param upper temperature of the upper hose
  * @param lower temperature of the lower hose
@@ -31,12 +34,14 @@ record InsideForm(
     @Nullable List<String> unmet,
     String number,
     String caught,
+    String bore,
+    String depth,
     String minutes,
     String upper,
     String lower,
     String idling,
     String coolant) {
-  static final InsideForm EMPTY = new InsideForm("", List.of(), "", "", "", "", "", "", "");
+  static final InsideForm EMPTY = new InsideForm("", List.of(), "", "", "", "", "", "", "", "", "");
 
   /** Everything absent is empty. */
   InsideForm {
@@ -44,6 +49,8 @@ record InsideForm(
     unmet = unmet == null ? List.of() : List.copyOf(unmet);
     number = Entry.text(number, 10);
     caught = Entry.text(caught, 40);
+    bore = Entry.text(bore, 40);
+    depth = Entry.text(depth, 40);
     minutes = Entry.text(minutes, 40);
     upper = Entry.text(upper, 40);
     lower = Entry.text(lower, 40);
@@ -59,24 +66,46 @@ record InsideForm(
   }
 
   Optional<InCylinder> cylinder(FieldProblems problems, Figures figures) {
-    OptionalDouble which = problems.number("number", number, Range.CYLINDER);
+    OptionalDouble which = number(problems);
     OptionalDouble millilitres =
         problems.millilitresIfTyped(
             "caught", caught, figures.units().volume().millilitres(), Range.CAUGHT);
+    OptionalDouble over = volumeOver(problems);
     OptionalDouble pressed = problems.numberIfTyped("minutes", minutes, Range.GATHERED);
-    boolean whole = which.isEmpty() || which.getAsDouble() == Math.rint(which.getAsDouble());
-    if (!whole) {
-      problems.add("number", "problem.whole-number");
-    }
     return problems.none()
         ? Optional.of(
             new InCylinder(
                 (int) which.getAsDouble(),
                 !saw.equals("dry"),
-                millilitres,
+                millilitres.isPresent() ? millilitres : over,
                 pressed,
                 saw.equals("pooled")))
         : Optional.empty();
+  }
+
+  OptionalDouble depth(FieldProblems problems) {
+    return problems.numberIfTyped("depth", depth, Range.DEPTH);
+  }
+
+  /** What stands over the piston; it takes both bore and depth. */
+  private OptionalDouble volumeOver(FieldProblems problems) {
+    OptionalDouble wide = problems.numberIfTyped("bore", bore, Range.BORE);
+    OptionalDouble deep = depth(problems);
+    if (deep.isPresent() && bore.isEmpty()) {
+      problems.add("bore", "inside.bore-missing");
+    }
+    return wide.isPresent() && deep.isPresent()
+        ? OptionalDouble.of(new Bore(wide.getAsDouble()).volume(deep.getAsDouble()))
+        : OptionalDouble.empty();
+  }
+
+  /** Which cylinder; a whole number. */
+  OptionalDouble number(FieldProblems problems) {
+    OptionalDouble which = problems.number("number", number, Range.CYLINDER);
+    if (which.isPresent() && which.getAsDouble() != Math.rint(which.getAsDouble())) {
+      problems.add("number", "problem.whole-number");
+    }
+    return which;
   }
 
   Optional<TwoTemperatures> hoses(FieldProblems problems, Figures figures) {

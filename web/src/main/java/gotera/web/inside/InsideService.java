@@ -15,6 +15,7 @@ import gotera.suspects.Observation.GasChecked;
 import gotera.web.finding.Finding;
 import gotera.web.finding.FindingService;
 import gotera.web.finding.FindingService.New;
+import gotera.web.finding.Measure;
 import gotera.web.finding.Measures;
 import gotera.word.Worded;
 import java.time.Instant;
@@ -25,6 +26,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 
 /** What was found inside a job's engine, and in its fluids. */
@@ -46,7 +48,16 @@ public class InsideService {
   static final List<String> BUBBLE_CONDITIONS = List.of("not-warm", "not-steady", "too-short");
 
   private static final String POOLED = "pooled";
-  private static final List<String> CHECKS = List.of(GAS, BUBBLES, CYLINDER, FLUID, HOSES, HISS);
+  static final String PLUG = "plug";
+
+  /** How a spark or glow plug can look beside the others. */
+  static final List<String> PLUGS = List.of("like-others", "washed-clean", "wet", "sooty");
+
+  private static final List<String> CHECKS =
+      Stream.concat(
+              Stream.of(GAS, BUBBLES, CYLINDER, PLUG, FLUID, HOSES, HISS),
+              Worded.words(Noted.class).stream())
+          .toList();
 
   private final FindingService findings;
 
@@ -67,15 +78,18 @@ public class InsideService {
     }
   }
 
-  /** Everything, in order of time. */
+  /** Everything that says something of the suspects, in order of time. */
   public List<Found> all(UUID jobId) {
-    List<Found> all = new ArrayList<>();
-    for (String check : CHECKS) {
-      findings
-          .of(jobId, check)
-          .forEach(f -> observation(f).ifPresent(o -> all.add(new Found(f, o))));
-    }
-    all.sort(Comparator.comparing(Found::at));
+    return written(jobId).stream()
+        .flatMap(f -> observation(f).map(o -> new Found(f, o)).stream())
+        .toList();
+  }
+
+  /** Everything that was written, in order of time. */
+  public List<Finding> written(UUID jobId) {
+    List<Finding> all = new ArrayList<>();
+    CHECKS.forEach(check -> all.addAll(findings.of(jobId, check)));
+    all.sort(Comparator.comparing(Finding::at));
     return all;
   }
 
@@ -95,7 +109,8 @@ public class InsideService {
                   f.measures().celsius().orElse(0),
                   f.measures().lowerCelsius().orElse(0),
                   f.measures().minutes().orElse(0)));
-      default -> Worded.of(Hiss.class, f.saw()).map(h -> new Hissed(h, f.measures().celsius()));
+      case HISS -> Worded.of(Hiss.class, f.saw()).map(h -> new Hissed(h, f.measures().celsius()));
+      default -> Worded.of(Noted.class, f.check()).flatMap(n -> n.sign(f.saw()));
     };
   }
 
@@ -124,7 +139,8 @@ public class InsideService {
     findings.write(jobId, new New(check, "", saw, Measures.NONE, unmet, "", Optional.empty()), by);
   }
 
-  void cylinder(UUID jobId, InCylinder seen, String by) {
+  /** What was drawn off, or what stands over the piston (mm) and is a volume by the bore. */
+  void cylinder(UUID jobId, InCylinder seen, OptionalDouble depth, String by) {
     String saw = seen.pooled() ? POOLED : seen.wet() ? "wet" : "dry";
     findings.write(
         jobId,
@@ -132,8 +148,16 @@ public class InsideService {
             CYLINDER,
             Integer.toString(seen.number()),
             saw,
-            Measures.drawnOff(seen.caught(), seen.minutes())),
+            Measures.drawnOff(seen.caught(), seen.minutes()).and(Measure.MILLIMETRES, depth)),
         by);
+  }
+
+  void plug(UUID jobId, int number, String saw, String by) {
+    findings.write(jobId, New.of(PLUG, Integer.toString(number), saw), by);
+  }
+
+  void noted(UUID jobId, Noted check, String saw, String by) {
+    findings.write(jobId, New.of(check.word(), "", saw), by);
   }
 
   void fluid(UUID jobId, FluidSeen seen, String by) {
@@ -143,7 +167,11 @@ public class InsideService {
   void hoses(UUID jobId, TwoTemperatures taken, String by) {
     findings.write(
         jobId,
-        New.of(HOSES, "", "taken", Measures.hoses(taken.upper(), taken.lower(), taken.idling())),
+        New.of(
+            HOSES,
+            "",
+            "taken",
+            Measures.hoses(taken.upper(), taken.lower()).and(Measure.MINUTES, taken.idling())),
         by);
   }
 

@@ -1,0 +1,148 @@
+package gotera.decide;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import gotera.circuit.Circuit;
+import gotera.circuit.CircuitBuilder;
+import gotera.circuit.CircuitPresets;
+import gotera.decide.Decision.Option;
+import gotera.decide.Shop.Price;
+import gotera.look.Condition;
+import gotera.look.LookState;
+import gotera.look.Sight;
+import gotera.suspects.Assessment;
+import gotera.suspects.Case;
+import gotera.suspects.Checked.Felt;
+import gotera.suspects.Observation;
+import gotera.suspects.Observation.Looked;
+import gotera.suspects.Observation.Sign;
+import gotera.suspects.PlaceFacts;
+import gotera.suspects.Vocabulary;
+import gotera.testkit.Close;
+import gotera.testkit.Seeds;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.OptionalDouble;
+import org.junit.jupiter.api.Test;
+
+class DecisionTests {
+  private static final Circuit CIRCUIT = CircuitBuilder.of(CircuitPresets.USUAL);
+  private static final OptionalDouble NONE = OptionalDouble.empty();
+  private static final String END = "lower-hose.radiator-end";
+  private static final Shop SHOP =
+      new Shop(
+          80,
+          0.4,
+          240,
+          Map.of(
+              "cap", price(18),
+              "clamp", price(4),
+              "hose", price(35),
+              "radiator", price(260),
+              "pump", price(120)));
+
+  private static Price price(double parts) {
+    return new Price(OptionalDouble.of(parts), NONE, NONE);
+  }
+
+  private static Decision of(Observation... observed) {
+    return Decision.of(Assessment.of(new Case(CIRCUIT, List.of(observed), false)), SHOP);
+  }
+
+  private static Looked wet(String place, OptionalDouble drops) {
+    return new Looked(place, LookState.PRESSED, Sight.WET, NONE, drops).dried();
+  }
+
+  private static List<String> first(Decision decision) {
+    return decision.ways().get(0).bundles().get(0).repairs().stream().map(Repair::name).toList();
+  }
+
+  @Test
+  void aRustedClampComesBeforeTheHoseAndTheHoseBeforeTheRadiator() {
+    Decision decision = of(wet(END, NONE), new Felt(END, Condition.CLAMP_RUSTED));
+    assertThat(first(decision)).containsExactly("clamp " + END);
+    List<String> order =
+        decision.ways().get(0).bundles().stream()
+            .flatMap(b -> b.repairs().stream().map(Repair::name))
+            .toList();
+    assertThat(order).contains("hose lower-hose");
+    if (order.contains("radiator radiator")) {
+      assertThat(order.indexOf("hose lower-hose")).isLessThan(order.indexOf("radiator radiator"));
+    }
+    double fixed = decision.ways().get(0).bundles().get(0).fixed();
+    assertThat(fixed).isGreaterThan(0.7);
+  }
+
+  @Test
+  void aHoseThatSplitsIsRenewedAndNotItsClamp() {
+    Decision decision = of(wet(END, NONE), new Felt(END, Condition.SPLIT_WHEN_PUSHED));
+    assertThat(first(decision)).contains("hose lower-hose");
+  }
+
+  @Test
+  void aPlaceWhoseFlowWasMeasuredLeaksForCertain() {
+    Decision decision = of(wet("pump.shaft-seal", OptionalDouble.of(6)));
+    assertThat(first(decision)).contains("pump pump");
+    assertThat(decision.faults().keySet())
+        .allSatisfy(set -> assertThat(set).contains("pump.shaft-seal"));
+  }
+
+  @Test
+  void theWaysDifferAndTheCheapestComesFirst() {
+    Decision decision = of(wet(END, NONE), new Sign("puddle-overnight"));
+    List<RepairOrder> ways = decision.ways();
+    assertThat(ways).hasSizeGreaterThan(1);
+    for (int i = 1; i < ways.size(); i++) {
+      assertThat(ways.get(i).cost()).isGreaterThanOrEqualTo(ways.get(i - 1).cost() - 1e-9);
+    }
+    assertThat(ways).doesNotHaveDuplicates();
+  }
+
+  /** Every place that can leak has a repair, but for what is no place to put a hand to. */
+  @Test
+  void everyPlaceCanBeRepaired() {
+    for (PlaceFacts facts : Vocabulary.published().places()) {
+      String place = facts.place();
+      if (!place.startsWith("elsewhere.")) {
+        assertThat(RepairKind.mending(place)).as(place).isNotEmpty();
+      }
+    }
+    assertThat(RepairKind.mending("elsewhere.front")).isEmpty();
+    assertThat(RepairKind.mending("rear-heater-supply.tee"))
+        .containsExactly(RepairKind.CLAMP, RepairKind.HOSE);
+    assertThat(RepairKind.mending("upper-hose.along")).containsExactly(RepairKind.HOSE);
+  }
+
+  /** Whatever was found: probabilities add up, and no way costs less than the best. */
+  @Test
+  void probabilitiesAddUp() {
+    List<String> joints = CIRCUIT.joints().stream().map(Circuit.Joint::code).toList();
+    Seeds.of(25)
+        .forEach(
+            random -> {
+              List<Observation> some = new ArrayList<>();
+              for (int i = 0; i < random.nextInt(6); i++) {
+                String place = joints.get(random.nextInt(joints.size()));
+                Sight saw = random.nextBoolean() ? Sight.WET : Sight.DRY;
+                some.add(new Looked(place, LookState.PRESSED, saw, NONE, NONE));
+              }
+              Decision decision = of(some.toArray(Observation[]::new));
+              double sum =
+                  decision.faults().values().stream().mapToDouble(Double::doubleValue).sum();
+              Close.to("all sets", sum, 1, 1e-9);
+              assertThat(decision.repairs()).hasSizeLessThanOrEqualTo(RepairOrder.MOST);
+              for (Option o : decision.repairs()) {
+                assertThat(o.probability()).isBetween(0.0, 1.0);
+              }
+              for (RepairOrder way : decision.ways()) {
+                double before = 0;
+                for (RepairOrder.Bundle b : way.bundles()) {
+                  assertThat(b.fixed()).isGreaterThanOrEqualTo(before - 1e-9);
+                  Close.to("reached", b.reached(), 1 - before, 1e-9);
+                  before = b.fixed();
+                }
+              }
+            });
+  }
+}

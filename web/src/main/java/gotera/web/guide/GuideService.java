@@ -1,0 +1,81 @@
+package gotera.web.guide;
+
+import gotera.web.figures.Figures;
+import gotera.web.finding.Finding;
+import gotera.web.finding.FindingService;
+import gotera.web.finding.FindingService.New;
+import gotera.web.finding.FindingWords;
+import gotera.web.finding.Measures;
+import gotera.web.photo.Photograph;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+
+/** Keeps the steps of guided checks: a finding each, so that any of them can be taken back. */
+@Service
+public class GuideService {
+  /** The step that ends a run; what comes later begins another. */
+  public static final String ENDED = "ended";
+
+  private final FindingService findings;
+  private final FindingWords words;
+
+  GuideService(FindingService findings, FindingWords words) {
+    this.findings = findings;
+    this.words = words;
+  }
+
+  /** The steps of every run of a check, the newest run last; that one may have none. */
+  public List<List<Finding>> runs(UUID jobId, String check) {
+    List<List<Finding>> runs = new ArrayList<>();
+    runs.add(new ArrayList<>());
+    for (Finding f : findings.of(jobId, check)) {
+      runs.get(runs.size() - 1).add(f);
+      if (f.saw().equals(ENDED)) {
+        runs.add(new ArrayList<>());
+      }
+    }
+    return runs;
+  }
+
+  /** The run that goes on now; once it was ended, that which ended last. */
+  public List<Finding> now(UUID jobId, String check) {
+    List<List<Finding>> runs = runs(jobId, check);
+    List<Finding> last = runs.get(runs.size() - 1);
+    return last.isEmpty() && runs.size() > 1 ? runs.get(runs.size() - 2) : last;
+  }
+
+  /** Writes a step down. */
+  public void write(
+      UUID jobId,
+      String check,
+      String step,
+      String subject,
+      Measures measures,
+      Optional<Photograph> photograph,
+      String by) {
+    findings.write(jobId, new New(check, subject, step, measures, Set.of(), "", photograph), by);
+  }
+
+  /**
+   * A step, as the page lists it.
+   *
+   * @param id its identifier
+   * @param said what it says
+   * @param photo address of its photograph
+   */
+  public record Line(String id, String said, Optional<String> photo) {}
+
+  /** The steps in words, the newest first. */
+  public List<Line> lines(List<Finding> steps, Figures figures) {
+    List<Line> lines = new ArrayList<>();
+    for (Finding f : steps) {
+      String said = Figures.timeOfDay(f.at()) + " " + words.say(f, figures) + " \u00b7 " + f.by();
+      lines.add(0, new Line(f.id().toString(), said, f.photo().map(p -> "/photos/" + p)));
+    }
+    return lines;
+  }
+}
