@@ -65,6 +65,9 @@ public record Funnel(
   /** Share of the bubbles' volume that is surely there (1) (our judgement, untested). */
   private static final double SURELY = 0.7;
 
+  /** Bubbles counted for less than this are no rate yet (min) (our judgement, untested). */
+  private static final double COUNTED = 1;
+
   /** The temperatures must span this share of the time of the levels (1). */
   private static final double KNOWN = 0.5; // our judgement, untested
 
@@ -170,7 +173,7 @@ public record Funnel(
       double perKelvin = funnel.growth(last, 1);
       double seen = hotSpan();
       double bubbles =
-          seen > 0 ? hot(Bubbles.class).mapToDouble(Bubbles::millilitres).sum() / seen : 0;
+          seen >= COUNTED ? hot(Bubbles.class).mapToDouble(Bubbles::millilitres).sum() / seen : 0;
       double rate = minutes > 0 ? risen / minutes - grown : 0;
       double u =
           minutes > 0

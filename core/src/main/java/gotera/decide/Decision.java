@@ -35,8 +35,26 @@ public record Decision(
   private static final double CLAMP_FOUND_BAD = 0.9;
   private static final double HOSE_FOUND_BAD = 0.1;
 
-  /** Below this probability a place is no reason to repair (1) (our judgement, untested). */
-  private static final double WORTH_IT = 0.02;
+  /**
+   * Below this probability a place is looked at rather than repaired (1) (our judgement, untested);
+   * where none is above it, the likeliest few are weighed.
+   */
+  private static final double WORTH_IT = 0.1;
+
+  private static final int AT_LEAST = 3;
+
+  /** A step that is reached seldomer is not worth a word (1) (our judgement, untested). */
+  public static final double SELDOM = 0.05;
+
+  /** A step that is reached in half of the cases mostly is (1). */
+  public static final double MOSTLY = 0.5;
+
+  /**
+   * How much rarer two faults at once are than the places' own probabilities have it, which are
+   * those of a place in a vehicle that loses coolant: once one is found, the loss has its reason
+   * (1) (our judgement, untested). What speaks for a second place outweighs it.
+   */
+  private static final double TWO_AT_ONCE = 0.2;
 
   /** Places that are weighed. */
   private static final int MOST_PLACES = 7;
@@ -124,10 +142,12 @@ public record Decision(
   /** The places worth a repair: those measured, and the likeliest besides. */
   private static List<String> places(Assessment assessment) {
     Set<String> places = new LinkedHashSet<>(new TreeSet<>(assessment.of().measured()));
-    assessment.suspects().stream()
-        .filter(s -> s.probability() >= WORTH_IT && !RepairKind.mending(s.place()).isEmpty())
-        .map(Suspect::place)
-        .forEach(places::add);
+    for (Suspect s : assessment.suspects()) {
+      boolean worth = s.probability() >= WORTH_IT || places.size() < AT_LEAST;
+      if (worth && !RepairKind.mending(s.place()).isEmpty()) {
+        places.add(s.place());
+      }
+    }
     return places.stream().limit(MOST_PLACES).toList();
   }
 
@@ -143,10 +163,11 @@ public record Decision(
     }
     for (int i = 0; i < open.size(); i++) {
       String one = open.get(i);
-      add(sets, with(measured, one), known.probability(one), assessment, places);
+      double more = measured.isEmpty() ? 1 : TWO_AT_ONCE;
+      add(sets, with(measured, one), more * known.probability(one), assessment, places);
       for (int j = i + 1; j < open.size(); j++) {
         String other = open.get(j);
-        double both = known.probability(one, other);
+        double both = TWO_AT_ONCE * more * known.probability(one, other);
         add(sets, with(measured, one, other), both, assessment, places);
       }
     }

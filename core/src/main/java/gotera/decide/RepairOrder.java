@@ -72,6 +72,16 @@ public record RepairOrder(List<Bundle> bundles, double cost) {
     return search.plan(masks);
   }
 
+  /** What is paid on average until it is tight or all is done, without what a come-back costs. */
+  public double paid() {
+    return bundles.stream().mapToDouble(b -> b.reached() * b.paid()).sum();
+  }
+
+  /** Probability that the leak is not gone after all of it (1). */
+  public double unsolved() {
+    return bundles.isEmpty() ? 1 : 1 - bundles.get(bundles.size() - 1).fixed();
+  }
+
   /** The search over subsets of repairs, each a mask of bits. */
   private static final class Search {
     private final List<Repair> repairs;

@@ -17,6 +17,9 @@ public final class DryLook {
   /** A leak that first showed after some time must stay away this many times as long (1). */
   public static final double TIMES = 3; // our judgement, untested
 
+  /** A look of this length bounds the rate near what weeks of a level tell (min). */
+  public static final double USUAL = 15; // our judgement, untested
+
   private DryLook() {}
 
   /**

@@ -132,8 +132,18 @@ public enum Range {
   BORE(30, 300, "mm"),
   /** Depth of coolant over a piston (mm). */
   DEPTH(0.1, 200, "mm"),
+  /** A price in any currency. */
+  PRICE(0, 10_000_000, ""),
+  /** Hours of labour (h). */
+  LABOUR(0, 1000, "h"),
+  /** Tax (%). */
+  TAX(0, 100, "%"),
+  /** Days until parts are there (d). */
+  DELIVERY(0, 1000, "d"),
   /** Number of a cylinder. */
   CYLINDER(1, 16, ""),
+  /** How long ago something happened that is written down afterwards (min): a day. */
+  AGO(0, 1440, "min"),
   /** Bubbles counted between two looks. */
   BUBBLES(0, 10_000, "bubbles"),
   /** Temperature of a surface of a running engine (°C). */

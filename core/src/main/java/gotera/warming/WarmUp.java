@@ -82,28 +82,36 @@ public record WarmUp(
     if (readings.size() < 4) {
       return Optional.of(straight);
     }
-    double best = line.chiSquare() - BETTER;
-    WarmUp chosen = straight;
+    return Optional.of(flattening(readings, line.chiSquare() - BETTER).orElse(straight));
+  }
+
+  /** The curve that fits best, where one lowers χ² below a bound. */
+  private static Optional<WarmUp> flattening(List<Reading> readings, double bound) {
+    double first = readings.get(0).minute();
+    double last = readings.get(readings.size() - 1).minute();
+    double best = bound;
+    Optional<WarmUp> chosen = Optional.empty();
     for (int i = 0; i < NODES; i++) {
       double tau = SHORTEST * Math.pow(LONGEST / SHORTEST, i / (double) (NODES - 1));
       LeastSquares curve = fit(readings, m -> Math.exp(-(m - first) / tau));
       if (curve.chiSquare() < best && curve.coefficients()[1] < 0) {
         best = curve.chiSquare();
-        // kept on the readings' own clock
-        double scale = Math.exp(first / tau);
-        double[][] c = curve.covariance();
-        chosen =
-            new WarmUp(
-                curve.coefficients()[0],
-                curve.coefficients()[1] * scale,
-                Optional.of(tau),
-                new double[][] {
-                  {c[0][0], c[0][1] * scale}, {c[1][0] * scale, c[1][1] * scale * scale}
-                },
-                last);
+        chosen = Optional.of(flattening(curve, tau, first, last));
       }
     }
-    return Optional.of(chosen);
+    return chosen;
+  }
+
+  /** A curve, kept on the readings' own clock. */
+  private static WarmUp flattening(LeastSquares curve, double tau, double first, double last) {
+    double scale = Math.exp(first / tau);
+    double[][] c = curve.covariance();
+    return new WarmUp(
+        curve.coefficients()[0],
+        curve.coefficients()[1] * scale,
+        Optional.of(tau),
+        new double[][] {{c[0][0], c[0][1] * scale}, {c[1][0] * scale, c[1][1] * scale * scale}},
+        last);
   }
 
   private static WarmUp usual(Reading only) {

@@ -97,7 +97,7 @@ class GasCheckTests {
     GasCheck yellow = GasCheck.of(whole(GasColour.YELLOW));
     assertThat(yellow.says()).isEqualTo(Says.GAS);
     assertThat(yellow.next()).isEqualTo(Move.DONE);
-    Close.to("drawn down, mL", yellow.out(), 100, 0);
+    Close.to("drawn down, mL", yellow.used().out(), 100, 0);
   }
 
   @Nested
@@ -176,7 +176,7 @@ class GasCheckTests {
               new Controlled(minute(29), true)));
       GasCheck second = GasCheck.of(again);
       assertThat(second.says()).isEqualTo(Says.NO_GAS);
-      assertThat(second.fillings()).isEqualTo(2);
+      assertThat(second.used().fillings()).isEqualTo(2);
       assertThat(GasCheck.fillings(again)).extracting(GasCheck::says).contains(Says.DOES_NOT_COUNT);
     }
   }
@@ -245,7 +245,7 @@ class GasCheckTests {
               new Warmed(minute(4), 50),
               new Warmed(minute(6), 60),
               new Level(minute(6), gap, OptionalDouble.empty(), OptionalDouble.empty()));
-      Forecast reached = GasCheck.reaches(steps, neck).orElseThrow();
+      Forecast reached = GasForecast.reaches(steps, neck).orElseThrow();
       assertThat(reached.minutes()).isLessThan(before);
       assertThat(reached.u()).isPositive();
       before = reached.minutes();
@@ -261,14 +261,14 @@ class GasCheckTests {
     steps.add(new Warmed(minute(1), 20));
     steps.add(new Warmed(minute(5), 36));
     steps.add(level(5, 60));
-    assertThat(GasCheck.climb(steps, neck)).as("one level tells nothing").isEmpty();
-    double soon = GasCheck.reaches(steps, neck).orElseThrow().minutes();
+    assertThat(GasForecast.climb(steps, neck)).as("one level tells nothing").isEmpty();
+    double soon = GasForecast.reaches(steps, neck).orElseThrow().minutes();
     steps.add(new Level(minute(8), 50, OptionalDouble.empty(), OptionalDouble.empty()));
-    assertThat(GasCheck.climb(steps, neck).orElseThrow().faster()).isFalse();
-    assertThat(GasCheck.reaches(steps, neck).orElseThrow().minutes())
+    assertThat(GasForecast.climb(steps, neck).orElseThrow().faster()).isFalse();
+    assertThat(GasForecast.reaches(steps, neck).orElseThrow().minutes())
         .as("little of the coolant warms")
         .isGreaterThan(soon);
     steps.add(new Level(minute(10), 15, OptionalDouble.empty(), OptionalDouble.empty()));
-    assertThat(GasCheck.climb(steps, neck).orElseThrow().faster()).isTrue();
+    assertThat(GasForecast.climb(steps, neck).orElseThrow().faster()).isTrue();
   }
 }

@@ -61,7 +61,14 @@ class AccessTests {
             "/jobs/{id}/re-test/print",
             "/jobs/{id}/repair",
             "/jobs/{id}/{step:pressure-test|re-test}/plan",
-            "/jobs/{id}/{step:decide|refill}",
+            "/jobs/{id}/{step:refill}",
+            "/jobs/{id}/decide",
+            "/jobs/{id}/tag",
+            "/prices",
+            "/prices.csv",
+            "/jobs/{id}/find/running",
+            "/jobs/{id}/inside/funnel",
+            "/jobs/{id}/inside/gas-check",
             "/jobs/{id}/inside",
             "/jobs/{id}/{step:pressure-test|re-test}",
             "/phone",
@@ -74,6 +81,10 @@ class AccessTests {
     MAY.put("GET /first-account", "ndtl");
     MAY.put("POST /first-account", "ndtl");
     MAY.put("GET /report/{token}", "ndtl");
+    MAY.put("GET /quote/{token}", "ndtl");
+    MAY.put("POST /quote/{token}", "ndtl");
+    MAY.put("POST /prices", "l");
+    MAY.put("POST /prices/table", "l");
     MAY.put("GET /accounts", "l");
     MAY.put("GET /accounts/{id}", "l");
     MAY.put("POST /accounts", "l");
@@ -88,6 +99,12 @@ class AccessTests {
             "/jobs/{id}/reopen",
             "/jobs/new",
             "/jobs/{id}/intake",
+            "/jobs/{id}/quote/consents",
+            "/jobs/{id}/quote/lines",
+            "/jobs/{id}/quote/lines/{lineId}/decide",
+            "/jobs/{id}/quote/lines/{lineId}/withdraw",
+            "/jobs/{id}/quote/links",
+            "/jobs/{id}/quote/links/{linkId}/withdraw",
             "/jobs/{id}/report-links",
             "/jobs/{id}/report-links/{linkId}/withdraw",
             "/unit")) {
@@ -99,6 +116,13 @@ class AccessTests {
             "/jobs/{id}/cap",
             "/jobs/{id}/cap/test",
             "/jobs/{id}/conditions",
+            "/jobs/{id}/decide/ways/{number}",
+            "/jobs/{id}/decide/neighbours",
+            "/jobs/{id}/find/running",
+            "/jobs/{id}/inside/funnel",
+            "/jobs/{id}/inside/gas-check",
+            "/jobs/{id}/inside/noted",
+            "/jobs/{id}/inside/plugs",
             "/jobs/{id}/inside/gas",
             "/jobs/{id}/inside/bubbles",
             "/jobs/{id}/inside/cylinders",
@@ -303,11 +327,13 @@ class AccessTests {
         .replace("/jobs/{id}", begun.job())
         .replace("{testId}", begun.test())
         .replaceAll(
-            "\\{(link|edit|entry|wait|finding|mark|look|note)Id}", UUID.randomUUID().toString())
+            "\\{(link|line|edit|entry|wait|finding|mark|look|note)Id}",
+            UUID.randomUUID().toString())
         .replace("{id}", UUID.randomUUID().toString())
         .replaceAll("\\{(block|event)}", UUID.randomUUID().toString())
         .replace("{step}", "cap")
         .replace("{index}", "0")
+        .replace("{number}", "0")
         .replace("{token}", "nothing")
         .replace("{form}", "readings")
         .replaceAll("\\{(?:step|what):([a-z-]+)[^}]*}", "$1");

@@ -300,6 +300,12 @@ final class Bench implements AutoCloseable {
                     .locator("button")));
   }
 
+  /** Says that the step to be written was so many minutes ago. */
+  void ago(int minutes) {
+    unfold("Written afterwards");
+    fill("Minutes ago", Integer.toString(minutes));
+  }
+
   /** Goes to a joint on the drawing. */
   void joint(String code) {
     follow("#joint-" + code.replace(".", "\\."));

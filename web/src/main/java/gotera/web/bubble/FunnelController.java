@@ -18,6 +18,7 @@ import gotera.web.job.Step;
 import gotera.web.words.Words;
 import gotera.word.Worded;
 import java.security.Principal;
+import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -69,10 +70,11 @@ class FunnelController {
     burns(id);
     FieldProblems problems = new FieldProblems(words);
     Map<FunnelWord, Measures> seen = seen(form, problems, figures);
+    Duration ago = GuideService.ago(problems, form.ago());
     if (!problems.none()) {
       return Pages.unprocessable(page(id, form, problems.sentences(), figures, model), model);
     }
-    funnels.write(id, seen, principal.getName());
+    funnels.write(id, seen, ago, principal.getName());
     return "redirect:/jobs/" + id + AT;
   }
 

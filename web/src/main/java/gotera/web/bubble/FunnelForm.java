@@ -24,6 +24,7 @@ import java.util.OptionalDouble;
  * @param large larger ones
  * @param toppedUp what was put in
  * @param with of what
+ * @param ago minutes since it happened
  */
 record FunnelForm(
     String step,
@@ -35,9 +36,10 @@ record FunnelForm(
     String pea,
     String large,
     String toppedUp,
-    String with) {
+    String with,
+    String ago) {
   static final List<String> WITH = List.of("water", "coolant");
-  static final FunnelForm EMPTY = new FunnelForm("", "", "", "", "", "", "", "", "", "");
+  static final FunnelForm EMPTY = new FunnelForm("", "", "", "", "", "", "", "", "", "", "");
 
   /** Everything absent is empty. */
   FunnelForm {
@@ -51,6 +53,7 @@ record FunnelForm(
     large = Entry.text(large, 10);
     toppedUp = Entry.text(toppedUp, 40);
     with = Entry.choice(with, WITH);
+    ago = Entry.text(ago, 20);
   }
 
   /** Everything seen at this look, in the order in which it is seen. */

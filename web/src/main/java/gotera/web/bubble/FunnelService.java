@@ -11,9 +11,11 @@ import gotera.web.finding.Finding;
 import gotera.web.finding.Measure;
 import gotera.web.finding.Measures;
 import gotera.web.guide.GuideService;
+import gotera.web.guide.GuideService.Taken;
 import gotera.web.job.JobService;
 import gotera.web.storage.Write;
 import gotera.word.Worded;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
@@ -82,10 +84,11 @@ public class FunnelService {
 
   /** Writes what was seen at one look, in its order. */
   @Write
-  public void write(UUID jobId, Map<FunnelWord, Measures> seen, String by) {
+  public void write(UUID jobId, Map<FunnelWord, Measures> seen, Duration ago, String by) {
     seen.forEach(
         (word, measures) ->
-            guides.write(jobId, CHECK, word.word(), "", measures, Optional.empty(), by));
+            guides.write(
+                jobId, CHECK, new Taken(word.word(), "", measures, Optional.empty(), ago), by));
   }
 
   static List<FunnelStep> steps(List<Finding> run) {

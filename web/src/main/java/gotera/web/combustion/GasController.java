@@ -8,6 +8,8 @@ import gotera.web.figures.Figures;
 import gotera.web.finding.Measures;
 import gotera.web.frame.NotFound;
 import gotera.web.frame.Pages;
+import gotera.web.guide.GuideService;
+import gotera.web.guide.GuideService.Taken;
 import gotera.web.job.JobPlace;
 import gotera.web.job.JobService;
 import gotera.web.job.Step;
@@ -17,6 +19,7 @@ import gotera.web.words.Words;
 import gotera.word.Worded;
 import java.io.IOException;
 import java.security.Principal;
+import java.time.Duration;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -78,11 +81,12 @@ class GasController {
     impossible(id, word, problems);
     Measures measures = form.measures(word, problems, figures);
     Optional<Photograph> photograph = photos.read(problems, photo);
+    Duration ago = GuideService.ago(problems, form.ago());
     if (!problems.none()) {
       return Pages.unprocessable(page(id, form, problems.sentences(), figures, model), model);
     }
     String subject = word == GasWord.SET_UP ? form.filler() : "";
-    gas.write(id, word, subject, measures, photograph, principal.getName());
+    gas.write(id, new Taken(word.word(), subject, measures, photograph, ago), principal.getName());
     return "redirect:/jobs/" + id + AT;
   }
 

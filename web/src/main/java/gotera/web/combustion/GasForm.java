@@ -17,10 +17,17 @@ import java.util.OptionalDouble;
  * @param gap from the level to the tester
  * @param drawnDown what was taken out
  * @param temperature how warm the coolant is
+ * @param ago minutes since it happened
  */
 record GasForm(
-    String step, String filler, String area, String gap, String drawnDown, String temperature) {
-  static final GasForm EMPTY = new GasForm("", "", "", "", "", "");
+    String step,
+    String filler,
+    String area,
+    String gap,
+    String drawnDown,
+    String temperature,
+    String ago) {
+  static final GasForm EMPTY = new GasForm("", "", "", "", "", "", "");
 
   /** Everything absent is empty. */
   GasForm {
@@ -30,6 +37,7 @@ record GasForm(
     gap = Entry.text(gap, 40);
     drawnDown = Entry.text(drawnDown, 40);
     temperature = Entry.text(temperature, 40);
+    ago = Entry.text(ago, 20);
   }
 
   /** Where a tester can stand. */

@@ -4,6 +4,7 @@ import gotera.circuit.Features.Drive;
 import gotera.combustion.GasCheck;
 import gotera.combustion.GasCheck.Move;
 import gotera.combustion.GasCheck.Says;
+import gotera.combustion.GasForecast;
 import gotera.combustion.GasStep;
 import gotera.combustion.NotCounted;
 import gotera.warming.NeckLevel;
@@ -50,7 +51,7 @@ class GasPages {
     List<GasStep> steps = GasService.steps(run);
     GasCheck check = GasCheck.of(steps);
     Optional<NeckLevel> neck = gas.neck(jobId, run);
-    Optional<WarmUp> warming = GasCheck.warming(steps);
+    Optional<WarmUp> warming = GasForecast.warming(steps);
     return new GasPage(
         check.next().word(),
         check.next().ordinal() + 1,
@@ -59,7 +60,9 @@ class GasPages {
         ended ? List.of() : clocks(check, steps, neck, warming),
         neck.map(n -> neck(n, check, steps, warming, figures)).orElse(List.of()),
         check.level().map(GasStep.Level::gap),
-        neck.flatMap(n -> GasCheck.climb(steps, n)).filter(GasCheck.Climb::faster).isPresent(),
+        neck.flatMap(n -> GasForecast.climb(steps, n))
+            .filter(GasForecast.Climb::faster)
+            .isPresent(),
         check.notCounted().stream()
             .map(NotCounted::word)
             .map(w -> words.say("unmet." + w))
@@ -78,13 +81,13 @@ class GasPages {
     Optional<Instant> started = at(steps, GasStep.Started.class);
     if (check.next() == Move.WARM_UP && started.isPresent()) {
       warming
-          .flatMap(w -> w.until(GasCheck.USUALLY_OPENS).map(f -> opens(w, f, started.get())))
+          .flatMap(w -> w.until(GasForecast.USUALLY_OPENS).map(f -> opens(w, f, started.get())))
           .ifPresent(clocks::add);
     }
     boolean told = check.next() == Move.DONE || check.next() == Move.CONTROL;
     if (!told && started.isPresent() && check.level().isPresent()) {
       Instant from = later(started.get(), check.level().get().at());
-      neck.flatMap(n -> GasCheck.reaches(steps, n))
+      neck.flatMap(n -> GasForecast.reaches(steps, n))
           .map(f -> Clock.to(words.say("gas-check.clock.level"), from, f.minutes(), f.u(), true))
           .ifPresent(clocks::add);
     }
@@ -118,11 +121,11 @@ class GasPages {
                   Figures.plain(neck.area())));
         });
     if (check.next() == Move.WARM_UP || check.next() == Move.DRAW) {
-      GasCheck.gapNeeded(steps, neck)
+      GasForecast.gapNeeded(steps, neck)
           .ifPresent(mm -> said.add(words.say("gas-check.needed", Figures.fixed(mm, 0))));
     }
-    if (check.out() > 0) {
-      said.add(words.say("gas-check.out", figures.volume(check.out())));
+    if (check.used().out() > 0) {
+      said.add(words.say("gas-check.out", figures.volume(check.used().out())));
     }
     return said;
   }

@@ -13,8 +13,8 @@ import gotera.web.finding.Finding;
 import gotera.web.finding.Measure;
 import gotera.web.finding.Measures;
 import gotera.web.guide.GuideService;
+import gotera.web.guide.GuideService.Taken;
 import gotera.web.job.JobService;
-import gotera.web.photo.Photograph;
 import gotera.word.Worded;
 import java.time.Instant;
 import java.util.ArrayList;
@@ -57,7 +57,7 @@ public class GasService {
               filling.notCounted().stream().map(NotCounted::word).sorted().toList();
           results.add(
               new Result(
-                  filling.last().orElseThrow(),
+                  filling.used().last().orElseThrow(),
                   new GasChecked(filling.colour().orElse(GasColour.BLUE), because)));
         }
       }
@@ -75,14 +75,8 @@ public class GasService {
     return !run.isEmpty() && run.get(run.size() - 1).saw().equals(GuideService.ENDED);
   }
 
-  void write(
-      UUID jobId,
-      GasWord step,
-      String subject,
-      Measures measures,
-      Optional<Photograph> photograph,
-      String by) {
-    guides.write(jobId, CHECK, step.word(), subject, measures, photograph, by);
+  void write(UUID jobId, Taken taken, String by) {
+    guides.write(jobId, CHECK, taken, by);
   }
 
   /** The filler below the tester, once its area is known. */

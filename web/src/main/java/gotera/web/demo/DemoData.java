@@ -31,6 +31,7 @@ import gotera.web.cap.CapService;
 import gotera.web.circuit.CircuitService;
 import gotera.web.circuit.DripService;
 import gotera.web.circuit.EngineTypeService;
+import gotera.web.decide.PriceService;
 import gotera.web.dye.DyeService;
 import gotera.web.equipment.EquipmentService;
 import gotera.web.job.Intake;
@@ -68,6 +69,7 @@ class DemoData {
   private final CircuitService circuits;
   private final RepairService repairs;
   private final EquipmentService equipment;
+  private final PriceService prices;
   private final EngineTypeService types;
   private final DripService drips;
   private final DyeService dye;
@@ -81,10 +83,12 @@ class DemoData {
       CircuitService circuits,
       RepairService repairs,
       EquipmentService equipment,
+      PriceService prices,
       EngineTypeService types,
       DripService drips,
       DyeService dye) {
     this.equipment = equipment;
+    this.prices = prices;
     this.types = types;
     this.drips = drips;
     this.dye = dye;
@@ -114,6 +118,7 @@ class DemoData {
               UsernamePasswordAuthenticationToken.authenticated(BY, null, List.of()));
       try {
         DemoEquipment.put(equipment, BY);
+        DemoPrices.put(prices);
         glows();
         provenTight();
         slowSeep();

@@ -24,7 +24,7 @@ import org.springframework.stereotype.Component;
 
 /** Says what may still leak, and what to do next. */
 @Component
-class SuspectsService {
+public class SuspectsService {
   private static final int MOST_SHOWN = 4;
   private static final int MOST_KEPT = 200;
 
@@ -46,7 +46,7 @@ class SuspectsService {
   }
 
   /** What is suspected on a job now. */
-  Assessment assess(UUID jobId) {
+  public Assessment assess(UUID jobId) {
     return assessments.get(cases.of(jobId), Assessment::of);
   }
 
@@ -65,6 +65,25 @@ class SuspectsService {
         .toList();
   }
 
+  /**
+   * The likeliest place with what speaks for and against it.
+   *
+   * @param name its name
+   * @param percent its probability, in percent
+   * @param speaksFor what speaks for it
+   * @param against what speaks against it
+   */
+  public record Claim(String name, int percent, String speaksFor, String against) {}
+
+  /** What is claimed of a job; nothing once it is proven tight. */
+  public Optional<Claim> claim(UUID jobId) {
+    Circuit circuit = circuits.circuit(jobId);
+    return assess(jobId).suspects().stream()
+        .findFirst()
+        .map(s -> shown(jobId, circuit, s))
+        .map(s -> new Claim(s.name(), s.percent(), s.speaksFor(), s.against()));
+  }
+
   /** Every place, the likeliest first; those that are suspected most with their reasons. */
   List<SuspectShown> all(UUID jobId) {
     Circuit circuit = circuits.circuit(jobId);
@@ -81,7 +100,7 @@ class SuspectsService {
   }
 
   /** The rules of the trade that apply, in words; of another leak the balance speaks. */
-  List<String> flags(UUID jobId) {
+  public List<String> flags(UUID jobId) {
     return assess(jobId).flags().stream()
         .filter(f -> f.kind() != Flag.Kind.ANOTHER_LEAK)
         .map(said::flag)

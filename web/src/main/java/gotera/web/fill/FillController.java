@@ -6,7 +6,6 @@ import gotera.range.Range;
 import gotera.refill.FillAccount;
 import gotera.refill.FillAccount.Moment;
 import gotera.refill.Mix;
-import gotera.web.figures.Entry;
 import gotera.web.figures.FieldProblems;
 import gotera.web.figures.Figures;
 import gotera.web.frame.Pages;
@@ -45,41 +44,15 @@ class FillController {
     this.words = words;
   }
 
-  /**
-   * Anything typed on the page.
-   *
-   * @param what kind of entry
-   * @param fillVolume how much
-   * @param poured strength of what went in, percent
-   * @param wanted strength wanted, percent
-   * @param with strength of what is poured in to restore, percent
-   * @param undrained what cannot be drained
-   * @param freezes what a refractometer reads, °C
-   * @param glycol its scale
-   */
-  record FillForm(
-      String what,
-      String fillVolume,
-      String poured,
-      String wanted,
-      String with,
-      String undrained,
-      String freezes,
-      String glycol) {
-    FillForm {
-      what = Entry.text(what, 20);
-      fillVolume = Entry.text(fillVolume, 40);
-      poured = Entry.text(poured, 20);
-      wanted = Entry.text(wanted, 20);
-      with = Entry.text(with, 20);
-      undrained = Entry.text(undrained, 40);
-      freezes = Entry.text(freezes, 20);
-      glycol = Entry.text(glycol, 20);
-    }
-  }
-
   /** A line of the account. */
-  record Row(String when, String what, String volume, String strength, String lost, String id) {}
+  record Row(
+      String when,
+      String what,
+      String volume,
+      String strength,
+      String lost,
+      String id,
+      boolean guided) {}
 
   @GetMapping("/jobs/{id}/fill-up")
   String page(@PathVariable UUID id, @ModelAttribute FillForm form, Figures figures, Model model) {
@@ -284,13 +257,14 @@ class FillController {
       rows.add(
           new Row(
               Figures.moment(line.at()),
-              line.kind().in() && line.kind() != FillEntryKind.PUSHED_IN
+              line.kind().in() && line.kind().strengthMatters()
                   ? words.say("fill.of", what, Figures.fixed(line.strength() * HUNDRED, 0))
                   : what,
               moment.map(m -> figures.volume(m.volume())).orElse(""),
               moment.map(m -> Figures.fixed(m.strength() * HUNDRED, 0) + " %").orElse(""),
               moment.map(m -> figures.volume(m.lost())).orElse(""),
-              line.written().map(UUID::toString).orElse("")));
+              line.written().map(UUID::toString).orElse(""),
+              line.kind().guided()));
     }
     return rows;
   }

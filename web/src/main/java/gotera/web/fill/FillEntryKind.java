@@ -22,6 +22,12 @@ enum FillEntryKind {
   DRAWN(Kind.OUT, false),
   /** Pushed in under pressure, to measure: of what is in it. */
   PUSHED_IN(Kind.IN_SAME, true),
+  /** Drawn down for a guided check. */
+  DRAWN_DOWN(Kind.OUT, false),
+  /** Water put in during a guided check. */
+  WATER(Kind.IN, true),
+  /** Coolant as it is in there put in during a guided check. */
+  COOLANT(Kind.IN_SAME, true),
   /** A refractometer was read. */
   MEASURED(Kind.MEASURED, false),
   /** Put back. */
@@ -45,7 +51,17 @@ enum FillEntryKind {
 
   /** Whether somebody writes it down here; the others come from tests and readings. */
   boolean written() {
-    return this != PUSHED_IN && this != DRAWN && this != MEASURED;
+    return this != PUSHED_IN && this != DRAWN && this != MEASURED && !guided();
+  }
+
+  /** Whether what went in has a strength of its own. */
+  boolean strengthMatters() {
+    return kind == Kind.IN || kind == Kind.TO_THE_BRIM;
+  }
+
+  /** Whether it is a step of a guided check, and taken back there. */
+  boolean guided() {
+    return this == DRAWN_DOWN || this == WATER || this == COOLANT;
   }
 
   static Optional<FillEntryKind> of(String word) {

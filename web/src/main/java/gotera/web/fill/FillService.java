@@ -118,9 +118,9 @@ public class FillService implements StepReporter {
 
   private static FillEntryKind kind(Finding f) {
     return switch (f.saw()) {
-      case "water" -> FillEntryKind.IN;
-      case "coolant" -> FillEntryKind.PUSHED_IN;
-      default -> FillEntryKind.DRAWN;
+      case "water" -> FillEntryKind.WATER;
+      case "coolant" -> FillEntryKind.COOLANT;
+      default -> FillEntryKind.DRAWN_DOWN;
     };
   }
 

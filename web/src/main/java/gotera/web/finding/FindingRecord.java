@@ -46,6 +46,7 @@ class FindingRecord {
 
   String note = "";
   @Nullable UUID photoId;
+  @Nullable Instant happenedAt;
   Instant writtenAt;
   String writtenBy;
   @Nullable Instant withdrawnAt;

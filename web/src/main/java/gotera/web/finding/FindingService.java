@@ -8,6 +8,7 @@ import gotera.web.storage.Identifiers;
 import gotera.web.storage.RequestMemo;
 import gotera.web.storage.Write;
 import java.time.Clock;
+import java.time.Duration;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -49,6 +50,7 @@ public class FindingService {
    * @param unmet conditions that were not met
    * @param note anything else
    * @param photograph its photograph
+   * @param ago how long ago it happened, where it is written down afterwards
    */
   public record New(
       String check,
@@ -57,7 +59,20 @@ public class FindingService {
       Measures measures,
       Set<String> unmet,
       String note,
-      Optional<Photograph> photograph) {
+      Optional<Photograph> photograph,
+      Duration ago) {
+    /** One that happens now. */
+    public New(
+        String check,
+        String subject,
+        String saw,
+        Measures measures,
+        Set<String> unmet,
+        String note,
+        Optional<Photograph> photograph) {
+      this(check, subject, saw, measures, unmet, note, photograph, Duration.ZERO);
+    }
+
     /** One without measures, note and photograph. */
     public static New of(String check, String subject, String saw) {
       return of(check, subject, saw, Measures.NONE);
@@ -79,6 +94,7 @@ public class FindingService {
     record.measure(finding.measures());
     record.unmet.addAll(finding.unmet());
     record.note = finding.note();
+    record.happenedAt = finding.ago().isZero() ? null : record.writtenAt.minus(finding.ago());
     record.photoId = finding.photograph().map(p -> photos.keep(jobId, p, by)).orElse(null);
     records.save(record);
     changes.count(jobId);
@@ -100,7 +116,7 @@ public class FindingService {
     }
   }
 
-  /** The findings of a check that stand, in order of time. */
+  /** The findings of a check that stand, in the order in which they were written. */
   public List<Finding> of(UUID jobId, String check) {
     List<Finding> all =
         memo.of(
@@ -123,7 +139,7 @@ public class FindingService {
         Set.copyOf(r.unmet),
         r.note,
         Optional.ofNullable(r.photoId),
-        r.writtenAt,
+        r.happenedAt == null ? r.writtenAt : r.happenedAt,
         r.writtenBy);
   }
 }

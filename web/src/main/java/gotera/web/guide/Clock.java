@@ -14,18 +14,19 @@ import java.util.Optional;
  * @param urgent whether what is due then spoils the check
  */
 public record Clock(String label, long due, String within, boolean urgent) {
-  /** Shorter than this is told in seconds (min). */
-  private static final double SECONDS = 1.5;
+  /** Shorter than this is told in seconds (s). */
+  private static final int SHORT = 90;
+
+  private static final int A_MINUTE = 60;
 
   /** A clock to a moment that is foreseen. */
   public static Clock to(String label, Instant from, double minutes, double u, boolean urgent) {
     double half = gotera.uncertainty.DecisionLimits.halfWidth(u);
+    long seconds = Math.round(A_MINUTE * half);
     String within =
         half <= 0
             ? ""
-            : half < SECONDS
-                ? "\u00b1 " + Math.round(60 * half) + " s"
-                : "\u00b1 " + Figures.plain(Math.round(2 * half) / 2.0) + " min";
+            : "\u00b1 " + (seconds < SHORT ? seconds + " s" : Figures.twoDigits(half) + " min");
     return new Clock(
         label, from.plusMillis((long) (60_000 * minutes)).toEpochMilli(), within, urgent);
   }

@@ -1,5 +1,7 @@
 package gotera.web.guide;
 
+import gotera.range.Range;
+import gotera.web.figures.FieldProblems;
 import gotera.web.figures.Figures;
 import gotera.web.finding.Finding;
 import gotera.web.finding.FindingService;
@@ -7,7 +9,9 @@ import gotera.web.finding.FindingService.New;
 import gotera.web.finding.FindingWords;
 import gotera.web.finding.Measures;
 import gotera.web.photo.Photograph;
+import java.time.Duration;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -28,7 +32,10 @@ public class GuideService {
     this.words = words;
   }
 
-  /** The steps of every run of a check, the newest run last; that one may have none. */
+  /**
+   * The steps of every run of a check, in the order in which they were written, the newest run
+   * last; that one may have none.
+   */
   public List<List<Finding>> runs(UUID jobId, String check) {
     List<List<Finding>> runs = new ArrayList<>();
     runs.add(new ArrayList<>());
@@ -48,16 +55,42 @@ public class GuideService {
     return last.isEmpty() && runs.size() > 1 ? runs.get(runs.size() - 2) : last;
   }
 
-  /** Writes a step down. */
-  public void write(
-      UUID jobId,
-      String check,
+  /**
+   * A step to write down.
+   *
+   * @param step its word
+   * @param subject what it is about
+   * @param measures what was measured
+   * @param photograph its photograph
+   * @param ago how long ago it happened
+   */
+  public record Taken(
       String step,
       String subject,
       Measures measures,
       Optional<Photograph> photograph,
-      String by) {
-    findings.write(jobId, new New(check, subject, step, measures, Set.of(), "", photograph), by);
+      Duration ago) {}
+
+  /** Writes a step down. */
+  public void write(UUID jobId, String check, Taken taken, String by) {
+    findings.write(
+        jobId,
+        new New(
+            check,
+            taken.subject(),
+            taken.step(),
+            taken.measures(),
+            Set.of(),
+            "",
+            taken.photograph(),
+            taken.ago()),
+        by);
+  }
+
+  /** How long ago it happened, as typed in minutes; now where nothing was typed. */
+  public static Duration ago(FieldProblems problems, String typed) {
+    double minutes = problems.numberIfTyped("ago", typed, Range.AGO).orElse(0);
+    return Duration.ofMillis((long) (60_000 * minutes));
   }
 
   /**
@@ -72,7 +105,7 @@ public class GuideService {
   /** The steps in words, the newest first. */
   public List<Line> lines(List<Finding> steps, Figures figures) {
     List<Line> lines = new ArrayList<>();
-    for (Finding f : steps) {
+    for (Finding f : steps.stream().sorted(Comparator.comparing(Finding::at)).toList()) {
       String said = Figures.timeOfDay(f.at()) + " " + words.say(f, figures) + " \u00b7 " + f.by();
       lines.add(0, new Line(f.id().toString(), said, f.photo().map(p -> "/photos/" + p)));
     }

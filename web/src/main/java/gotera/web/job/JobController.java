@@ -285,7 +285,7 @@ class JobController {
     model.addAttribute("spots", IntakeForm.SPOTS);
   }
 
-  @GetMapping("/jobs/{id}/{step:decide|refill}")
+  @GetMapping("/jobs/{id}/{step:refill}")
   String coming(@PathVariable UUID id, @PathVariable String step, Figures figures, Model model) {
     jobs.require(id);
     Step shown = require(step);

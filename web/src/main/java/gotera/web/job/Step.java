@@ -13,7 +13,7 @@ public enum Step {
   PRESSURE_TEST("pressure-test", true),
   FIND("find", true),
   INSIDE("inside", true),
-  DECIDE("decide", false),
+  DECIDE("decide", true),
   REPAIR("repair", true),
   REFILL("refill", false),
   RE_TEST("re-test", true),
@@ -43,7 +43,8 @@ public enum Step {
         || this == MAKE_SAFE
         || this == VISUAL_CHECK
         || this == FILL_UP
-        || this == INSIDE;
+        || this == INSIDE
+        || this == DECIDE;
   }
 
   /** Whether one may go on from it without having done anything: it is never quite done. */

@@ -2,6 +2,7 @@ package gotera.web.look;
 
 import gotera.circuit.Circuit.Joint;
 import gotera.look.DryLook;
+import gotera.range.Range;
 import gotera.web.circuit.CircuitService;
 import gotera.web.circuit.CircuitWords;
 import gotera.web.figures.FieldProblems;
@@ -35,9 +36,6 @@ import org.springframework.web.bind.annotation.PostMapping;
 @Controller
 class RunningController {
   private static final String AT = "/find/running";
-
-  /** A look of this length bounds the rate near what weeks of a level tell (min). */
-  private static final double USUAL = 15; // our judgement, untested
 
   private final RunningService running;
   private final GuideService guides;
@@ -112,7 +110,8 @@ class RunningController {
     if (typed.isEmpty() && since.isEmpty() && problems.none()) {
       problems.add("ranFor", "running.how-long");
     }
-    return typed.orElseGet(() -> Math.max(0.1, since.map(running::minutesSince).orElse(0.1)));
+    double least = Range.GATHERED.low();
+    return typed.orElseGet(() -> Math.max(least, since.map(running::minutesSince).orElse(least)));
   }
 
   private String joint(UUID id, String code) {
@@ -132,13 +131,13 @@ class RunningController {
     model.addAttribute("form", form);
     model.addAttribute("problems", problems);
     model.addAttribute("since", since.map(Instant::toEpochMilli).orElse(null));
-    double watch = shown.isPresent() ? DryLook.minutesAfter(shown.getAsDouble()) : USUAL;
+    double watch = shown.isPresent() ? DryLook.minutesAfter(shown.getAsDouble()) : DryLook.USUAL;
     model.addAttribute(
         "clocks",
         Clock.of(
                 shown.isPresent()
                     ? words.say("running.clock.again", Figures.plain(shown.getAsDouble()))
-                    : words.say("running.clock.usual", Figures.bound(DryLook.most(USUAL))),
+                    : words.say("running.clock.usual", Figures.bound(DryLook.most(DryLook.USUAL))),
                 since,
                 Duration.ofSeconds((long) (60 * watch)))
             .map(List::of)

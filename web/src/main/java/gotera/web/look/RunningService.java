@@ -8,6 +8,7 @@ import gotera.web.finding.Finding;
 import gotera.web.finding.Measure;
 import gotera.web.finding.Measures;
 import gotera.web.guide.GuideService;
+import gotera.web.guide.GuideService.Taken;
 import gotera.web.storage.Write;
 import java.time.Clock;
 import java.time.Duration;
@@ -58,30 +59,28 @@ public class RunningService {
   }
 
   void start(UUID jobId, String by) {
-    guides.write(jobId, CHECK, STARTED, "", Measures.NONE, Optional.empty(), by);
+    write(jobId, STARTED, "", Measures.NONE, by);
   }
 
   /** The first drop fell somewhere: the place is seen wet, running. */
   @Write
   public void dripped(UUID jobId, String joint, double minutes, String by) {
-    guides.write(jobId, CHECK, DRIPPED, joint, ran(minutes), Optional.empty(), by);
+    write(jobId, DRIPPED, joint, ran(minutes), by);
     seen(jobId, joint, Sight.WET, by);
   }
 
   /** No drop fell; where one place was watched, it is seen dry, running. */
   @Write
   public void dry(UUID jobId, String joint, double minutes, OptionalDouble celsius, String by) {
-    guides.write(
-        jobId,
-        CHECK,
-        GuideService.ENDED,
-        joint,
-        ran(minutes).and(Measure.CELSIUS, celsius),
-        Optional.empty(),
-        by);
+    write(jobId, GuideService.ENDED, joint, ran(minutes).and(Measure.CELSIUS, celsius), by);
     if (!joint.isEmpty()) {
       seen(jobId, joint, Sight.DRY, by);
     }
+  }
+
+  private void write(UUID jobId, String step, String joint, Measures measures, String by) {
+    guides.write(
+        jobId, CHECK, new Taken(step, joint, measures, Optional.empty(), Duration.ZERO), by);
   }
 
   private void seen(UUID jobId, String joint, Sight saw, String by) {

@@ -11,6 +11,7 @@ import gotera.web.job.JobPlace;
 import gotera.web.job.JobService;
 import gotera.web.job.Step;
 import gotera.web.repair.RepairService;
+import gotera.web.report.ReportLinkService.Purpose;
 import gotera.web.retest.RetestService;
 import gotera.web.words.Words;
 import jakarta.servlet.http.HttpServletRequest;
@@ -72,7 +73,7 @@ class ReportController {
   String page(@PathVariable UUID id, Figures figures, Model model) {
     jobs.require(id);
     model.addAttribute("place", new JobPlace(id, Step.HAND_OVER, figures));
-    model.addAttribute("links", links.of(id));
+    model.addAttribute("links", links.of(id, Purpose.REPORT));
     model.addAttribute("endings", jobs.endings());
     model.addAttribute("report", retests.page(id, figures).isPresent());
     return "report/hand-over";
@@ -85,7 +86,8 @@ class ReportController {
       HttpServletRequest request,
       RedirectAttributes once) {
     jobs.require(id);
-    String link = address.of(request) + "/report/" + links.make(id, principal.getName());
+    String link =
+        address.of(request) + "/report/" + links.make(id, Purpose.REPORT, principal.getName());
     once.addFlashAttribute("link", link);
     once.addFlashAttribute("linkQr", QrCode.of(link).svg(words.say("report.qr")));
     return "redirect:/jobs/" + id + "/hand-over";
@@ -107,7 +109,7 @@ class ReportController {
   @GetMapping("/report/{token}")
   String forCustomer(
       @PathVariable String token, Figures figures, HttpServletResponse response, Model model) {
-    UUID job = links.jobOf(token).orElseThrow(() -> new NotFound("report by link"));
+    UUID job = links.jobOf(token, Purpose.REPORT).orElseThrow(() -> new NotFound("report by link"));
     response.setHeader(HttpHeaders.CACHE_CONTROL, "no-store");
     response.setHeader("X-Robots-Tag", "noindex, nofollow");
     response.setHeader("Referrer-Policy", "no-referrer");

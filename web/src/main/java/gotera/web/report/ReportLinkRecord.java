@@ -17,6 +17,7 @@ import org.jspecify.annotations.Nullable;
 class ReportLinkRecord {
   @Id UUID id;
   UUID jobId;
+  String purpose;
   @NotAudited String tokenSha256;
   Instant madeAt;
   String madeBy;
@@ -28,9 +29,16 @@ class ReportLinkRecord {
   protected ReportLinkRecord() {}
 
   ReportLinkRecord(
-      UUID id, UUID jobId, String tokenSha256, Instant madeAt, String madeBy, Instant endsAt) {
+      UUID id,
+      UUID jobId,
+      String purpose,
+      String tokenSha256,
+      Instant madeAt,
+      String madeBy,
+      Instant endsAt) {
     this.id = id;
     this.jobId = jobId;
+    this.purpose = purpose;
     this.tokenSha256 = tokenSha256;
     this.madeAt = madeAt;
     this.madeBy = madeBy;

@@ -5,6 +5,7 @@ import gotera.web.frame.NotFound;
 import gotera.web.storage.Hashes;
 import gotera.web.storage.Identifiers;
 import gotera.web.storage.Write;
+import gotera.word.Worded;
 import java.security.SecureRandom;
 import java.time.Clock;
 import java.time.Duration;
@@ -16,9 +17,11 @@ import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** Links by which a customer reads one job's report without an account. */
+/**
+ * Links by which a customer reads one job's report, or decides on its quote, without an account.
+ */
 @Service
-class ReportLinkService {
+public class ReportLinkService {
   /** Random bytes of a link (our judgement: 256 bits cannot be guessed). */
   private static final int BYTES = 32;
 
@@ -36,35 +39,51 @@ class ReportLinkService {
     this.clock = clock;
   }
 
+  /** What a link opens. */
+  public enum Purpose implements Worded {
+    /** The report, to read. */
+    REPORT,
+    /** The quote, to decide on. */
+    QUOTE
+  }
+
   /** A link as the workshop sees it. */
-  record Link(UUID id, String by, String made, String ends, boolean opens) {}
+  public record Link(UUID id, String by, String made, String ends, boolean opens) {}
 
   /** Makes a link; what is returned is shown once and kept nowhere. */
   @Write
-  public String make(UUID jobId, String by) {
+  public String make(UUID jobId, Purpose purpose, String by) {
     byte[] bytes = new byte[BYTES];
     random.nextBytes(bytes);
     String token = Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
     Instant now = clock.instant();
     links.save(
         new ReportLinkRecord(
-            identifiers.next(), jobId, Hashes.sha256(token), now, by, now.plus(OPEN)));
+            identifiers.next(),
+            jobId,
+            purpose.word(),
+            Hashes.sha256(token),
+            now,
+            by,
+            now.plus(OPEN)));
     return token;
   }
 
   /** The job a link opens, if it does. */
   @Transactional(readOnly = true)
-  public Optional<UUID> jobOf(String token) {
+  public Optional<UUID> jobOf(String token, Purpose purpose) {
     return links
         .findByTokenSha256(Hashes.sha256(token))
+        .filter(link -> link.purpose.equals(purpose.word()))
         .filter(link -> link.opensAt(clock.instant()))
         .map(link -> link.jobId);
   }
 
   /** The links of a job, the newest first. */
   @Transactional(readOnly = true)
-  public List<Link> of(UUID jobId) {
+  public List<Link> of(UUID jobId, Purpose purpose) {
     return links.findByJobIdOrderByMadeAtDesc(jobId).stream()
+        .filter(l -> l.purpose.equals(purpose.word()))
         .map(
             l ->
                 new Link(

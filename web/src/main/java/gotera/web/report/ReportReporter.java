@@ -24,7 +24,10 @@ class ReportReporter implements StepReporter {
 
   @Override
   public StepStatus status(UUID jobId) {
-    long open = links.of(jobId).stream().filter(ReportLinkService.Link::opens).count();
+    long open =
+        links.of(jobId, ReportLinkService.Purpose.REPORT).stream()
+            .filter(ReportLinkService.Link::opens)
+            .count();
     return open == 0
         ? StepStatus.UNTOUCHED
         : new StepStatus(State.DONE, words.say("report.links-open", open));

@@ -15,6 +15,7 @@ class ReportSigned implements Signed {
 
   @Override
   public boolean signed(UUID jobId) {
-    return links.of(jobId).stream().anyMatch(ReportLinkService.Link::opens);
+    return links.of(jobId, ReportLinkService.Purpose.REPORT).stream()
+        .anyMatch(ReportLinkService.Link::opens);
   }
 }

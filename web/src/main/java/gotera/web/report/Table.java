@@ -10,13 +10,14 @@ import org.apache.commons.csv.CSVPrinter;
  * A table as CSV (RFC 4180). A text that a spreadsheet would take for a formula gets an apostrophe
  * before it, so that it stays a text (OWASP, CSV injection).
  */
-final class Table {
+public final class Table {
   private static final String FORMULA = "=+-@\t\r\n\uff1d\uff0b\uff0d\uff20";
 
   private final StringBuilder text = new StringBuilder();
   private final CSVPrinter printer;
 
-  Table(String... columns) {
+  /** A table with these columns. */
+  public Table(String... columns) {
     try {
       printer = new CSVPrinter(text, CSVFormat.RFC4180);
       printer.printRecord((Object[]) columns);
@@ -25,7 +26,8 @@ final class Table {
     }
   }
 
-  void row(List<String> cells) {
+  /** Adds a row. */
+  public void row(List<String> cells) {
     try {
       printer.printRecord(cells.stream().map(Table::harmless).toList());
     } catch (IOException e) {

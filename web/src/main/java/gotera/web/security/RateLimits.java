@@ -62,7 +62,8 @@ final class RateLimits extends OncePerRequestFilter {
     String path = request.getRequestURI();
     boolean post = request.getMethod().equals("POST");
     if ((post && (path.equals("/sign-in") || path.equals("/first-account")))
-        || path.startsWith("/report/")) {
+        || path.startsWith("/report/")
+        || path.startsWith("/quote/")) {
       return new Sender(Kind.SIGN_IN, Client.address(request));
     }
     if (!post) {

@@ -40,6 +40,7 @@ class SecurityConfiguration {
     "/sign-in",
     "/first-account",
     "/report/*",
+    "/quote/*",
     "/styles/**",
     "/fonts/**",
     "/js/**",
@@ -49,6 +50,9 @@ class SecurityConfiguration {
 
   private static final String[] LEADS = {"/accounts/**", "/actuator/**"};
 
+  /** What the lead alone writes: what the shop charges. */
+  private static final String[] LEADS_WRITE = {"/prices/**"};
+
   /** What every account may write: its own matters, and what the service desk does. */
   private static final String[] EVERYONE_WRITES = {
     "/sign-out",
@@ -57,6 +61,7 @@ class SecurityConfiguration {
     "/jobs/new",
     "/jobs/*/intake",
     "/jobs/*/report-links/**",
+    "/jobs/*/quote/**",
     "/jobs/*/close",
     "/jobs/*/reopen",
     "/jobs/*/discard"
@@ -73,6 +78,8 @@ class SecurityConfiguration {
                     .requestMatchers(ANYONE)
                     .permitAll()
                     .requestMatchers(LEADS)
+                    .hasRole("LEAD")
+                    .requestMatchers(HttpMethod.POST, LEADS_WRITE)
                     .hasRole("LEAD")
                     .requestMatchers(HttpMethod.GET)
                     .authenticated()

@@ -1,0 +1,247 @@
+package gotera.web.decide;
+
+import gotera.circuit.Circuit;
+import gotera.circuit.Features.Drive;
+import gotera.decide.Decision;
+import gotera.decide.Decision.Option;
+import gotera.decide.Repair;
+import gotera.decide.RepairOrder;
+import gotera.decide.RepairOrder.Bundle;
+import gotera.decide.Shop;
+import gotera.look.LookState;
+import gotera.suspects.Assessment;
+import gotera.suspects.Case;
+import gotera.suspects.Observation.GasChecked;
+import gotera.suspects.Observation.Held;
+import gotera.suspects.Observation.Looked;
+import gotera.web.circuit.CircuitService;
+import gotera.web.circuit.CircuitWords;
+import gotera.web.circuit.EngineTypeService;
+import gotera.web.decide.DecidePage.Choice;
+import gotera.web.decide.DecidePage.LineShown;
+import gotera.web.decide.DecidePage.StepShown;
+import gotera.web.decide.DecidePage.Way;
+import gotera.web.decide.PriceService.Rates;
+import gotera.web.decide.QuoteService.Line;
+import gotera.web.decide.QuoteService.Price;
+import gotera.web.evidence.SuspectsService;
+import gotera.web.figures.Figures;
+import gotera.web.words.Words;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.OptionalDouble;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+
+/** Makes the page Decide, and the lines that go from it onto the customer's sheet. */
+@Component
+class DecidePages {
+  private final SuspectsService suspects;
+  private final CircuitService circuits;
+  private final CircuitWords names;
+  private final EngineTypeService types;
+  private final PriceService prices;
+  private final QuoteService quotes;
+  private final Money money;
+  private final Words words;
+
+  DecidePages(
+      SuspectsService suspects,
+      CircuitService circuits,
+      CircuitWords names,
+      EngineTypeService types,
+      PriceService prices,
+      QuoteService quotes,
+      Money money,
+      Words words) {
+    this.suspects = suspects;
+    this.circuits = circuits;
+    this.names = names;
+    this.types = types;
+    this.prices = prices;
+    this.quotes = quotes;
+    this.money = money;
+    this.words = words;
+  }
+
+  DecidePage page(UUID jobId) {
+    Assessment assessment = suspects.assess(jobId);
+    Decision decision = decision(jobId);
+    Shop shop = prices.shop();
+    Rates rates = prices.rates();
+    List<Way> ways = new ArrayList<>();
+    for (int i = 0; i < decision.ways().size(); i++) {
+      ways.add(way(jobId, decision, decision.ways().get(i), i));
+    }
+    return new DecidePage(
+        suspects.claim(jobId),
+        untested(jobId, assessment.of()),
+        suspects.flags(jobId),
+        ways,
+        neighbours(jobId, decision),
+        rates.currency().isEmpty()
+            ? List.of()
+            : decision.repairs().stream()
+                .filter(o -> !shop.priced(o.kind()))
+                .map(o -> name(jobId, o))
+                .toList(),
+        lines(jobId),
+        rates.taxPercent() > 0 ? words.say("money.tax", Figures.plain(rates.taxPercent())) : "");
+  }
+
+  Decision decision(UUID jobId) {
+    return Decision.of(suspects.assess(jobId), prices.shop());
+  }
+
+  /** A way as a line of the sheet. */
+  record Offered(String what, String detail, Price price) {}
+
+  /** The way of a number, as it goes onto the sheet. */
+  java.util.Optional<Offered> way(UUID jobId, int number) {
+    Decision decision = decision(jobId);
+    if (number < 0 || number >= decision.ways().size()) {
+      return java.util.Optional.empty();
+    }
+    RepairOrder order = decision.ways().get(number);
+    Way shown = way(jobId, decision, order, number);
+    Price price =
+        new Price(
+            OptionalDouble.of(order.bundles().get(0).paid()),
+            OptionalDouble.of(order.paid()),
+            OptionalDouble.of(order.bundles().stream().mapToDouble(Bundle::paid).sum()),
+            prices.rates().currency());
+    return java.util.Optional.of(new Offered(shown.name(), shown.ends(), price));
+  }
+
+  /** The neighbour of a name, as it goes onto the sheet. */
+  java.util.Optional<Offered> neighbour(UUID jobId, String repair) {
+    Decision decision = decision(jobId);
+    return decision.repairs().stream()
+        .filter(o -> o.repair().name().equals(repair))
+        .findFirst()
+        .map(
+            o -> {
+              OptionalDouble cost = OptionalDouble.of(o.repair().cost());
+              return new Offered(
+                  name(jobId, o),
+                  words.say("decide.while-open"),
+                  new Price(cost, cost, cost, prices.rates().currency()));
+            });
+  }
+
+  private Way way(UUID jobId, Decision decision, RepairOrder order, int number) {
+    String currency = prices.rates().currency();
+    List<StepShown> steps = new ArrayList<>();
+    List<String> ends = new ArrayList<>();
+    for (Bundle b : order.bundles()) {
+      String name = names(jobId, decision, b);
+      steps.add(new StepShown(name, money.say(b.paid(), currency), b.reached() >= Decision.MOSTLY));
+      if (ends.size() < 2) {
+        ends.add(words.say("decide.ends", name, percent(b.fixed())));
+      }
+    }
+    double all = order.bundles().stream().mapToDouble(Bundle::paid).sum();
+    Bundle first = order.bundles().get(0);
+    String name =
+        order.bundles().stream()
+            .filter(b -> b.reached() > Decision.SELDOM)
+            .limit(3)
+            .map(b -> names(jobId, decision, b))
+            .collect(Collectors.joining(words.say("decide.then")));
+    if (order.unsolved() > Decision.SELDOM) {
+      ends.add(words.say("decide.unsolved", percent(order.unsolved())));
+    }
+    return new Way(
+        name,
+        number == 0
+            ? words.say("decide.cheapest")
+            : first.repairs().size() > 1
+                ? words.say("decide.together")
+                : words.say("decide.one-by-one"),
+        steps,
+        String.join(", ", ends),
+        money.say(order.paid(), currency),
+        words.say("decide.range", money.say(first.paid(), currency), money.say(all, currency)));
+  }
+
+  private static String percent(double share) {
+    return Figures.fixed(100 * share, 0);
+  }
+
+  private String names(UUID jobId, Decision decision, Bundle bundle) {
+    return bundle.repairs().stream()
+        .map(decision::option)
+        .map(o -> name(jobId, o))
+        .collect(Collectors.joining(" + "));
+  }
+
+  private String name(UUID jobId, Option option) {
+    Circuit circuit = circuits.circuit(jobId);
+    String at =
+        option.at().contains(".")
+            ? names.joint(circuit, option.at())
+            : names.part(circuit, option.at());
+    return words.say("repair-of." + option.kind().word(), at);
+  }
+
+  /** What shares the labour of the first step and is not done by it. */
+  private List<Choice> neighbours(UUID jobId, Decision decision) {
+    if (decision.ways().isEmpty()) {
+      return List.of();
+    }
+    Bundle first = decision.ways().get(0).bundles().get(0);
+    List<Choice> choices = new ArrayList<>();
+    for (Option o : decision.repairs()) {
+      Repair r = o.repair();
+      boolean shares =
+          first.repairs().stream()
+              .anyMatch(done -> done.shared().stream().anyMatch(r.shared()::contains));
+      if (shares && !first.repairs().contains(r)) {
+        String cost = money.say(r.cost(), prices.rates().currency());
+        choices.add(new Choice(name(jobId, o), r.name(), cost));
+      }
+    }
+    return choices;
+  }
+
+  private List<String> untested(UUID jobId, Case of) {
+    List<String> untested = new ArrayList<>();
+    boolean burns = types.features(jobId).drive() != Drive.ELECTRIC;
+    add(untested, of.counting(Held.class).isEmpty(), "pressure");
+    add(untested, !looked(of, LookState.RUNNING), "running");
+    add(untested, burns && of.counting(GasChecked.class).isEmpty(), "gas");
+    return untested;
+  }
+
+  private void add(List<String> untested, boolean missing, String what) {
+    if (missing) {
+      untested.add(words.say("decide.untested." + what));
+    }
+  }
+
+  private static boolean looked(Case of, LookState state) {
+    return of.counting(Looked.class).stream().anyMatch(l -> l.state() == state);
+  }
+
+  List<LineShown> lines(UUID jobId) {
+    return quotes.lines(jobId).stream().map(this::line).toList();
+  }
+
+  private LineShown line(Line l) {
+    String said =
+        l.decided().what() == DecisionWord.OPEN
+            ? ""
+            : words.say("decided." + l.decided().what().word())
+                + l.decided().until().map(d -> " " + words.say("decided.until", d)).orElse("")
+                + (l.decided().by().isEmpty() ? "" : " \u00b7 " + l.decided().by());
+    return new LineShown(
+        l.id().toString(),
+        l.kind().word(),
+        l.what(),
+        l.detail(),
+        l.kind() == LineKind.CONSENT ? "" : money.say(l.price()),
+        l.decided().what().word(),
+        said);
+  }
+}

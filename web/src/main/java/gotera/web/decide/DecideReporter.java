@@ -1,0 +1,38 @@
+package gotera.web.decide;
+
+import gotera.web.decide.QuoteService.Line;
+import gotera.web.job.Step;
+import gotera.web.job.StepReporter;
+import gotera.web.words.Words;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+
+/** Tells the rail how far the customer's sheet is decided. */
+@Component
+class DecideReporter implements StepReporter {
+  private final QuoteService quotes;
+  private final Words words;
+
+  DecideReporter(QuoteService quotes, Words words) {
+    this.quotes = quotes;
+    this.words = words;
+  }
+
+  @Override
+  public Step step() {
+    return Step.DECIDE;
+  }
+
+  @Override
+  public StepStatus status(UUID jobId) {
+    List<Line> lines = quotes.lines(jobId);
+    if (lines.isEmpty()) {
+      return StepStatus.UNTOUCHED;
+    }
+    long open = lines.stream().filter(l -> l.decided().what() == DecisionWord.OPEN).count();
+    return open == 0
+        ? new StepStatus(State.DONE, words.say("decide.rail-done", lines.size()))
+        : new StepStatus(State.PARTLY, words.say("decide.rail-open", open));
+  }
+}

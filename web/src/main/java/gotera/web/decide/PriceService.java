@@ -1,0 +1,100 @@
+package gotera.web.decide;
+
+import gotera.decide.RepairKind;
+import gotera.decide.Shop;
+import gotera.decide.Shop.Price;
+import gotera.web.storage.Write;
+import gotera.word.Worded;
+import java.util.EnumMap;
+import java.util.HashMap;
+import java.util.Map;
+import java.util.OptionalDouble;
+import org.springframework.stereotype.Service;
+
+/** The shop's own table of prices and hours. */
+@Service
+public class PriceService {
+  private static final Price UNKNOWN =
+      new Price(OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.empty());
+
+  private final ShopRecords shops;
+  private final PriceRecords prices;
+
+  PriceService(ShopRecords shops, PriceRecords prices) {
+    this.shops = shops;
+    this.prices = prices;
+  }
+
+  /**
+   * What labour costs.
+   *
+   * @param hour an hour (currency)
+   * @param retestHours a re-test (h)
+   * @param comeBack a come-back (currency)
+   * @param currency three letters
+   * @param taxPercent tax on all of it (%)
+   */
+  public record Rates(
+      double hour, double retestHours, double comeBack, String currency, double taxPercent) {}
+
+  /** Without rates everything is reckoned in hours of labour. */
+  static final Rates IN_HOURS = new Rates(1, Shop.RETEST_HOURS, Shop.COME_BACK_HOURS, "", 0);
+
+  /** The shop's rates; in hours of labour while it has none. */
+  public Rates rates() {
+    return shops
+        .findById(ShopRecord.ONLY)
+        .map(r -> new Rates(r.hourPrice, r.retestHours, r.comeBackPrice, r.currency, r.taxPercent))
+        .orElse(IN_HOURS);
+  }
+
+  /** The shop as the computation takes it; without rates parts count for nothing. */
+  public Shop shop() {
+    Rates rates = rates();
+    Map<String, Price> known = new HashMap<>();
+    prices.findAll().forEach(p -> known.put(p.kind, hours(p.price(), rates)));
+    return new Shop(rates.hour(), rates.retestHours(), rates.comeBack(), known);
+  }
+
+  private static Price hours(Price price, Rates rates) {
+    return rates.currency().isEmpty()
+        ? new Price(OptionalDouble.empty(), price.hours(), price.days())
+        : price;
+  }
+
+  /** What is known of every kind. */
+  public Map<RepairKind, Price> all() {
+    Map<RepairKind, Price> all = new EnumMap<>(RepairKind.class);
+    for (RepairKind kind : RepairKind.values()) {
+      all.put(kind, UNKNOWN);
+    }
+    prices
+        .findAll()
+        .forEach(p -> Worded.of(RepairKind.class, p.kind).ifPresent(k -> all.put(k, p.price())));
+    return all;
+  }
+
+  /** Sets the rates. */
+  @Write
+  public void rates(Rates rates) {
+    ShopRecord record = shops.findById(ShopRecord.ONLY).orElseGet(ShopRecord::new);
+    record.hourPrice = rates.hour();
+    record.retestHours = rates.retestHours();
+    record.comeBackPrice = rates.comeBack();
+    record.currency = rates.currency();
+    record.taxPercent = rates.taxPercent();
+    shops.save(record);
+  }
+
+  /** Sets the prices of some kinds; the others stay. */
+  @Write
+  public void prices(Map<RepairKind, Price> some) {
+    some.forEach(
+        (kind, price) -> {
+          PriceRecord record =
+              prices.findById(kind.word()).orElseGet(() -> new PriceRecord(kind.word()));
+          record.set(price);
+          prices.save(record);
+        });
+  }
+}

@@ -1,0 +1,5 @@
+package gotera.web.decide;
+
+import org.springframework.data.jpa.repository.JpaRepository;
+
+interface ShopRecords extends JpaRepository<ShopRecord, Integer> {}
