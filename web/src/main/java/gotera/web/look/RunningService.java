@@ -25,6 +25,7 @@ public class RunningService {
   static final String CHECK = "running-look";
   static final String STARTED = "started";
   static final String DRIPPED = "dripped";
+  private static final int A_MINUTE = 60; // s
 
   private final GuideService guides;
   private final CircuitService circuits;
@@ -94,6 +95,6 @@ public class RunningService {
 
   /** Minutes since then. */
   double minutesSince(Instant then) {
-    return Math.round(Duration.between(then, clock.instant()).toMillis() / 6_000.0) / 10.0;
+    return Duration.between(then, clock.instant()).toSeconds() / (double) A_MINUTE;
   }
 }
