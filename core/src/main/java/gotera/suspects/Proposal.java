@@ -55,6 +55,8 @@ public record Proposal(
     SAME_PART,
     /** The pressure falls, outside all is dry. */
     INSIDE,
+    /** One check of the inside alone condemns no head: another kind of it. */
+    ONE_ALONE,
     /** The hold was steady: look while it runs. */
     STEADY,
     /** Part of the circuit was not in the hold. */

@@ -29,9 +29,9 @@ final class Pictures {
           "dye-dark-bay=4:dye?dark=true&joint=pump.block-gasket",
           "suspects=2:suspects",
           "re-test=3:re-test",
-          "re-test-print=3:re-test/print",
+          "guided-check-phone=4:inside/gas-check@phone",
           "plan=2:pressure-test/plan",
-          "level-watch=3:level-watch",
+          "decide=2:decide",
           "hand-over=3:hand-over",
           "inside=2:inside");
 

@@ -34,6 +34,7 @@ import gotera.web.circuit.EngineTypeService;
 import gotera.web.decide.PriceService;
 import gotera.web.dye.DyeService;
 import gotera.web.equipment.EquipmentService;
+import gotera.web.guide.GuideService;
 import gotera.web.job.Intake;
 import gotera.web.job.JobService;
 import gotera.web.photo.Photograph;
@@ -70,6 +71,7 @@ class DemoData {
   private final RepairService repairs;
   private final EquipmentService equipment;
   private final PriceService prices;
+  private final GuideService guides;
   private final EngineTypeService types;
   private final DripService drips;
   private final DyeService dye;
@@ -84,11 +86,13 @@ class DemoData {
       RepairService repairs,
       EquipmentService equipment,
       PriceService prices,
+      GuideService guides,
       EngineTypeService types,
       DripService drips,
       DyeService dye) {
     this.equipment = equipment;
     this.prices = prices;
+    this.guides = guides;
     this.types = types;
     this.drips = drips;
     this.dye = dye;
@@ -279,6 +283,7 @@ class DemoData {
     for (String dark : List.of("pump.gasket", "radiator.core", "upper-hose.housing-end")) {
       dye.scanned(job, dark, false, OptionalDouble.empty(), "", NO_PHOTO, BY);
     }
+    DemoGuides.put(guides, job, BY);
   }
 
   private UUID job(
