@@ -116,6 +116,7 @@ class AccessTests {
             "/jobs/{id}/cap",
             "/jobs/{id}/cap/test",
             "/jobs/{id}/conditions",
+            "/jobs/{id}/drip-pressure",
             "/jobs/{id}/decide/ways/{number}",
             "/jobs/{id}/decide/neighbours",
             "/jobs/{id}/find/running",

@@ -89,6 +89,16 @@ class FromOutsideTests {
       bench.click("Wet");
       bench.shows(".joint-last", "wet, at 55.0 kPa");
       bench.shows(".joint-last", "break is dull");
+      bench.fill("Gauge at that moment, kPa", "");
+      bench.click("Begins to drip at this pressure");
+      bench.shows("#pressure-problem", "Please read the gauge");
+      bench.fill("Gauge at that moment, kPa", "95");
+      bench.click("Begins to drip at this pressure");
+      bench.fill("Gauge at that moment, kPa", "48");
+      bench.click("Stops at it");
+      bench.shows("#dripping", "begins to drip, 95.0 kPa");
+      bench.click("Undo: Lower hose, radiator end, stops");
+      bench.counts("#dripping li", 1);
       bench.unfold("Hose, clamp or bearing");
       bench.click("Clamp broken, break dull: old");
       bench.shows("#felt", "Clamp broken, break dull: old");

@@ -2,7 +2,9 @@ package gotera.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import gotera.simulation.StandInVehicle.Leak;
 import gotera.web.Bench.Hand;
+import java.util.List;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -70,6 +72,9 @@ class GuidedTests {
       bench.fill("Liquid in the system", "11 L");
       bench.click("Begin the job");
       bench.circuit("5.2 stood " + hand, "v-along-automatic");
+      bench.unfold("Change places and parts");
+      bench.click("Loop off rear heater");
+      bench.shows(".notes", "rear heater");
       bench.open(bench.jobPath() + "/inside");
       bench.click("Combustion gas");
       bench.shows("h1", "Put fresh fluid");
@@ -254,6 +259,29 @@ class GuidedTests {
   void theSecondAmountOutOfACylinderIsTheRate(Hand hand, Application.Running application) {
     try (Bench bench = Bench.of(application).by(hand)) {
       bench.job("Corva cylinder " + hand, "Loses coolant, dry outside");
+      bench.fill("Stamped on the cap", "18 psi");
+      bench.click("Save the cap");
+      SimulatedHold hold = new SimulatedHold(8000, 123, List.of(Leak.seep(0.7, 123)), 19);
+      bench.fill("Finest reading you can make", "0.1 kPa");
+      bench.click("Begin pumping");
+      bench.curve(hold.csv());
+      String[] draw = hold.draw(20);
+      bench.draw("measuring draw", "20", draw[0], draw[1]);
+      bench.shows(".said", "Leak");
+      bench.open(bench.jobPath() + "/visual-check?state=cold-pressure");
+      bench.fill("Gauge now, kPa", "123");
+      while (bench.page.locator(".looks li:has-text('not looked at') button[value$=':dry']").count()
+          > 0) {
+        bench.settled(
+            () ->
+                bench.use(
+                    bench
+                        .page
+                        .locator(".looks li:has-text('not looked at') button[value$=':dry']")
+                        .first()));
+      }
+      bench.shows(".so-far", "look inside, cylinders, oil, gearbox, intake");
+      bench.shows(".rail", "Inside");
       bench.open(bench.jobPath() + "/inside");
       for (String cylinder : new String[] {"1", "2", "3"}) {
         bench.fill("Cylinder", cylinder);

@@ -118,7 +118,7 @@ class FunnelController {
             funnel.map(f -> f.says().word()).orElse(""),
             funnel.filter(f -> f.says().counts()).isPresent(),
             funnel.map(this::figures).orElse(List.of()),
-            FunnelService.ended(run),
+            GuideService.ended(run),
             guides.lines(run, figures)));
     return "bubble/funnel";
   }

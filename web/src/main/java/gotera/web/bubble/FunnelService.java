@@ -3,16 +3,12 @@ package gotera.web.bubble;
 import gotera.bubble.Funnel;
 import gotera.bubble.FunnelStep;
 import gotera.bubble.FunnelStep.Size;
-import gotera.pressure.setup.Usual;
 import gotera.suspects.Checked.Bubbled;
-import gotera.warming.NeckLevel;
-import gotera.web.fill.FillService;
 import gotera.web.finding.Finding;
 import gotera.web.finding.Measure;
 import gotera.web.finding.Measures;
 import gotera.web.guide.GuideService;
 import gotera.web.guide.GuideService.Taken;
-import gotera.web.job.JobService;
 import gotera.web.storage.Write;
 import gotera.word.Worded;
 import java.time.Duration;
@@ -21,7 +17,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 
@@ -31,13 +26,9 @@ public class FunnelService {
   static final String CHECK = "funnel";
 
   private final GuideService guides;
-  private final FillService fills;
-  private final JobService jobs;
 
-  FunnelService(GuideService guides, FillService fills, JobService jobs) {
+  FunnelService(GuideService guides) {
     this.guides = guides;
-    this.fills = fills;
-    this.jobs = jobs;
   }
 
   /**
@@ -53,7 +44,7 @@ public class FunnelService {
     List<Result> results = new ArrayList<>();
     for (List<Finding> run : guides.runs(jobId, CHECK)) {
       funnel(jobId, run)
-          .flatMap(f -> Bubbled.of(f, ended(run)))
+          .flatMap(f -> Bubbled.of(f, GuideService.ended(run)))
           .ifPresent(b -> results.add(new Result(run.get(run.size() - 1).at(), b)));
     }
     return results;
@@ -63,23 +54,9 @@ public class FunnelService {
     return guides.now(jobId, CHECK);
   }
 
-  static boolean ended(List<Finding> run) {
-    return !run.isEmpty() && run.get(run.size() - 1).saw().equals(GuideService.ENDED);
-  }
-
   /** What a watch says so far; nothing before the funnel is known. */
   Optional<Funnel> funnel(UUID jobId, List<Finding> run) {
-    OptionalDouble area =
-        run.stream()
-            .map(f -> f.measures().get(Measure.SQUARE_CENTIMETRES))
-            .filter(OptionalDouble::isPresent)
-            .reduce(OptionalDouble.empty(), (a, b) -> b);
-    if (area.isEmpty()) {
-      return Optional.empty();
-    }
-    double liquid = jobs.require(jobId).liquidMl().orElse(Usual.LIQUID);
-    NeckLevel neck = new NeckLevel(liquid, fills.mixture(jobId), area.getAsDouble());
-    return Optional.of(Funnel.of(steps(run), neck));
+    return guides.neck(jobId, run).map(neck -> Funnel.of(steps(run), neck));
   }
 
   /** Writes what was seen at one look, in its order. */

@@ -4,6 +4,8 @@ import gotera.look.Condition;
 import gotera.suspects.Checked.Felt;
 import gotera.web.finding.Finding;
 import gotera.web.finding.FindingService;
+import gotera.web.finding.Measure;
+import gotera.web.finding.Measures;
 import gotera.word.Worded;
 import java.time.Instant;
 import java.util.List;
@@ -24,6 +26,27 @@ public class ConditionService {
   /** Writes down in which condition a place is. */
   public void write(UUID jobId, String joint, Condition condition, String by) {
     findings.write(jobId, FindingService.New.of(CHECK, joint, condition.word()), by);
+  }
+
+  /** Whether a place begins or stops to drip at a pressure: what a re-test must exceed. */
+  enum Drips implements Worded {
+    BEGINS,
+    STOPS
+  }
+
+  static final String DRIP_PRESSURE = "drip-pressure";
+
+  /** Writes down at which pressure a place begins or stops to drip (kPa). */
+  void drips(UUID jobId, String joint, Drips what, double kilopascals, String by) {
+    Measures at = Measures.NONE.and(Measure.KILOPASCALS, kilopascals);
+    findings.write(jobId, FindingService.New.of(DRIP_PRESSURE, joint, what.word(), at), by);
+  }
+
+  /** At which pressures a place begins and stops to drip, as it was written. */
+  List<Finding> drips(UUID jobId, String joint) {
+    return findings.of(jobId, DRIP_PRESSURE).stream()
+        .filter(f -> f.subject().equals(joint))
+        .toList();
   }
 
   /**

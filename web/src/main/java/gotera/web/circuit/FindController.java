@@ -4,6 +4,7 @@ import gotera.look.Condition;
 import gotera.look.LookState;
 import gotera.look.Sight;
 import gotera.suspects.Observation.Looked;
+import gotera.web.circuit.ConditionService.Drips;
 import gotera.web.figures.Entry;
 import gotera.web.figures.FieldProblems;
 import gotera.web.figures.Figures;
@@ -146,6 +147,31 @@ class FindController {
             .orElseThrow(() -> new NotFound("condition " + condition + " at " + joint));
     conditions.write(id, joint, felt, principal.getName());
     return "redirect:/jobs/" + id + "/find?joint=" + joint;
+  }
+
+  @PostMapping("/jobs/{id}/drip-pressure")
+  Object drips(
+      @PathVariable UUID id,
+      @ModelAttribute FindForm form,
+      Figures figures,
+      Principal principal,
+      Model model) {
+    jobs.require(id);
+    Drips what =
+        Worded.of(Drips.class, form.saw())
+            .filter(d -> circuits.circuit(id).joint(form.joint()).isPresent())
+            .orElseThrow(() -> new NotFound(form.saw() + " at " + form.joint()));
+    FieldProblems problems = new FieldProblems(words);
+    OptionalDouble pressure = form.kilopascals(problems, figures);
+    if (pressure.isEmpty() && problems.none()) {
+      problems.add("pressure", "find.which-pressure");
+    }
+    if (!problems.none()) {
+      return Pages.unprocessable(
+          pages.page(id, form, false, problems.sentences(), figures, model), model);
+    }
+    conditions.drips(id, form.joint(), what, pressure.getAsDouble(), principal.getName());
+    return "redirect:/jobs/" + id + "/find?joint=" + form.joint();
   }
 
   @PostMapping("/jobs/{id}/heater-valve")

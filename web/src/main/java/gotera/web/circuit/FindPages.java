@@ -9,6 +9,7 @@ import gotera.look.Condition;
 import gotera.look.Sight;
 import gotera.web.circuit.Drawings.Wanted;
 import gotera.web.figures.Figures;
+import gotera.web.finding.FindingWords;
 import gotera.web.job.JobPlace;
 import gotera.web.job.Step;
 import gotera.web.words.Words;
@@ -34,6 +35,7 @@ class FindPages {
 
   private final CircuitService circuits;
   private final ConditionService conditions;
+  private final FindingWords says;
   private final DripService drips;
   private final ReachService reach;
   private final Drawings drawings;
@@ -43,6 +45,7 @@ class FindPages {
   FindPages(
       CircuitService circuits,
       ConditionService conditions,
+      FindingWords says,
       DripService drips,
       ReachService reach,
       Drawings drawings,
@@ -50,6 +53,7 @@ class FindPages {
       Words words) {
     this.circuits = circuits;
     this.conditions = conditions;
+    this.says = says;
     this.drips = drips;
     this.reach = reach;
     this.drawings = drawings;
@@ -110,6 +114,11 @@ class FindPages {
         "joints", circuit.joints().stream().map(j -> listed(listing, j.code())).toList());
     model.addAttribute("looked", words.say("find.looked", looked, circuit.joints().size()));
     conditions(id, form, model);
+    model.addAttribute(
+        "dripping",
+        conditions.drips(id, form.joint()).stream()
+            .map(f -> new Dripping(f.id().toString(), says.say(f, figures)))
+            .toList());
     model.addAttribute("valve", circuit.part("heater-valve").isPresent());
     model.addAttribute("heaterShut", reach.heaterShut(id));
     model.addAttribute("spots", spots(circuit, drip));
@@ -117,6 +126,9 @@ class FindPages {
     model.addAttribute("chosen", chosen.map(j -> chosen(listing, j)).orElse(null));
     return "circuit/find";
   }
+
+  /** At which pressure a place begins or stops to drip, in words. */
+  record Dripping(String id, String said) {}
 
   /** Conditions that can be said of the chosen joint, and those that were. */
   private void conditions(UUID id, FindForm form, Model model) {

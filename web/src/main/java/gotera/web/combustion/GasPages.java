@@ -47,7 +47,7 @@ class GasPages {
   GasPage page(UUID jobId, Figures figures) {
     jobs.require(jobId);
     List<Finding> run = gas.now(jobId);
-    boolean ended = GasService.ended(run);
+    boolean ended = GuideService.ended(run);
     List<GasStep> steps = GasService.steps(run);
     GasCheck check = GasCheck.of(steps);
     Optional<NeckLevel> neck = gas.neck(jobId, run);

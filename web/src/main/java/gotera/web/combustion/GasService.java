@@ -5,22 +5,17 @@ import gotera.combustion.GasCheck.Says;
 import gotera.combustion.GasColour;
 import gotera.combustion.GasStep;
 import gotera.combustion.NotCounted;
-import gotera.pressure.setup.Usual;
 import gotera.suspects.Observation.GasChecked;
 import gotera.warming.NeckLevel;
-import gotera.web.fill.FillService;
 import gotera.web.finding.Finding;
-import gotera.web.finding.Measure;
 import gotera.web.finding.Measures;
 import gotera.web.guide.GuideService;
 import gotera.web.guide.GuideService.Taken;
-import gotera.web.job.JobService;
 import gotera.word.Worded;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 
@@ -30,13 +25,9 @@ public class GasService {
   static final String CHECK = "gas-check";
 
   private final GuideService guides;
-  private final FillService fills;
-  private final JobService jobs;
 
-  GasService(GuideService guides, FillService fills, JobService jobs) {
+  GasService(GuideService guides) {
     this.guides = guides;
-    this.fills = fills;
-    this.jobs = jobs;
   }
 
   /**
@@ -70,29 +61,13 @@ public class GasService {
     return guides.now(jobId, CHECK);
   }
 
-  /** Whether the newest run was ended. */
-  static boolean ended(List<Finding> run) {
-    return !run.isEmpty() && run.get(run.size() - 1).saw().equals(GuideService.ENDED);
-  }
-
   void write(UUID jobId, Taken taken, String by) {
     guides.write(jobId, CHECK, taken, by);
   }
 
   /** The filler below the tester, once its area is known. */
   Optional<NeckLevel> neck(UUID jobId, List<Finding> run) {
-    OptionalDouble area =
-        run.stream()
-            .map(f -> f.measures().get(Measure.SQUARE_CENTIMETRES))
-            .filter(OptionalDouble::isPresent)
-            .reduce(OptionalDouble.empty(), (a, b) -> b);
-    return area.isEmpty()
-        ? Optional.empty()
-        : Optional.of(
-            new NeckLevel(
-                jobs.require(jobId).liquidMl().orElse(Usual.LIQUID),
-                fills.mixture(jobId),
-                area.getAsDouble()));
+    return guides.neck(jobId, run);
   }
 
   /** What happened, for the computation; what says nothing to it is left out. */

@@ -1,19 +1,25 @@
 package gotera.web.guide;
 
+import gotera.pressure.setup.Usual;
 import gotera.range.Range;
+import gotera.warming.NeckLevel;
 import gotera.web.figures.FieldProblems;
 import gotera.web.figures.Figures;
+import gotera.web.fill.FillService;
 import gotera.web.finding.Finding;
 import gotera.web.finding.FindingService;
 import gotera.web.finding.FindingService.New;
 import gotera.web.finding.FindingWords;
+import gotera.web.finding.Measure;
 import gotera.web.finding.Measures;
+import gotera.web.job.JobService;
 import gotera.web.photo.Photograph;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
@@ -25,10 +31,14 @@ public class GuideService {
   public static final String ENDED = "ended";
 
   private final FindingService findings;
+  private final FillService fills;
+  private final JobService jobs;
   private final FindingWords words;
 
-  GuideService(FindingService findings, FindingWords words) {
+  GuideService(FindingService findings, FillService fills, JobService jobs, FindingWords words) {
     this.findings = findings;
+    this.fills = fills;
+    this.jobs = jobs;
     this.words = words;
   }
 
@@ -53,6 +63,25 @@ public class GuideService {
     List<List<Finding>> runs = runs(jobId, check);
     List<Finding> last = runs.get(runs.size() - 1);
     return last.isEmpty() && runs.size() > 1 ? runs.get(runs.size() - 2) : last;
+  }
+
+  /** Whether a run was ended. */
+  public static boolean ended(List<Finding> run) {
+    return !run.isEmpty() && run.get(run.size() - 1).saw().equals(ENDED);
+  }
+
+  /** The filler or funnel of a run with what is below it, once its area was said. */
+  public Optional<NeckLevel> neck(UUID jobId, List<Finding> run) {
+    return run.stream()
+        .map(f -> f.measures().get(Measure.SQUARE_CENTIMETRES))
+        .filter(OptionalDouble::isPresent)
+        .reduce((a, b) -> b)
+        .map(
+            area ->
+                new NeckLevel(
+                    jobs.require(jobId).liquidMl().orElse(Usual.LIQUID),
+                    fills.mixture(jobId),
+                    area.getAsDouble()));
   }
 
   /**
