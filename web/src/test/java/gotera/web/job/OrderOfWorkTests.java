@@ -64,7 +64,7 @@ class OrderOfWorkTests {
     assertThat(begun.after(Step.CIRCUIT)).isEqualTo(Step.MAKE_SAFE);
     assertThat(begun.after(Step.FIND)).isEqualTo(Step.INSIDE);
     states.put(Step.INSIDE, State.NOT_NEEDED);
-    assertThat(new OrderOfWork(states).after(Step.FIND)).isEqualTo(Step.REPAIR);
+    assertThat(new OrderOfWork(states).after(Step.FIND)).isEqualTo(Step.DECIDE);
     states.put(Step.MAKE_SAFE, State.SKIPPED);
     assertThat(new OrderOfWork(states).after(Step.CIRCUIT)).isEqualTo(Step.VISUAL_CHECK);
   }
