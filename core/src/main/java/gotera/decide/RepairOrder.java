@@ -10,17 +10,20 @@ import java.util.Set;
  * Repairs in the order whose cost is least to expect: one by one with a re-test between them, or
  * some at once where that is cheaper.
  *
- * <p>A plan is a sequence of bundles that takes every repair once. A bundle costs its parts and
- * labour, what it shares with others once (draining, a cover), and a re-test; it is paid as long as
- * the leak is not gone. After the last an unsolved case costs a come-back. P(fixed by R) is the sum
- * of the probabilities of the sets of faults that R mends wholly. The least expected cost follows
- * exactly from dynamic programming over the subsets of at most {@value #MOST} repairs: 3⁸ = 6561
- * steps.
+ * <p>A plan is a sequence of bundles that takes every repair once which mends anything more. A
+ * bundle costs its parts and labour, what it shares with others once (draining, a cover), and a
+ * re-test; it is paid as long as the leak is not gone. After the last an unsolved case costs a
+ * come-back. P(fixed by R) is the sum of the probabilities of the sets of faults that R mends
+ * wholly. The least expected cost follows exactly from dynamic programming over the subsets of at
+ * most {@value #MOST} repairs: 3⁸ = 6561 steps.
  *
  * @param bundles the repairs of each step, in order
  * @param cost expected cost of all of it, come-back included
  */
 public record RepairOrder(List<Bundle> bundles, double cost) {
+  /** A repair that mends less than this is left out: a new hose has its new clamps (1). */
+  private static final double NOTHING = 1e-9;
+
   /** The most repairs that are weighed. */
   public static final int MOST = 8;
 
@@ -137,7 +140,8 @@ public record RepairOrder(List<Bundle> bundles, double cost) {
       double[] least = new double[unsolved.length];
       int[] then = new int[unsolved.length];
       for (int done = all; done >= 0; done--) {
-        least[done] = done == all ? unsolved[all] * costs.comeBack() : Double.POSITIVE_INFINITY;
+        boolean nothingMore = unsolved[done] - unsolved[all] < NOTHING;
+        least[done] = nothingMore ? unsolved[all] * costs.comeBack() : Double.POSITIVE_INFINITY;
         int rest = all & ~done;
         for (int bundle = rest; bundle > 0; bundle = (bundle - 1) & rest) {
           double cost = unsolved[done] * price[bundle] + least[done | bundle];

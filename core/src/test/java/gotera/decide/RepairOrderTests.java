@@ -72,6 +72,15 @@ class RepairOrderTests {
   }
 
   @Test
+  void whatMendsNothingMoreIsLeftOut() {
+    Repair withClamp = new Repair("hose", Set.of("clamp", "hose"), 40, Set.of());
+    Map<Set<String>, Double> hose = Map.of(Set.of("hose"), 1.0);
+    RepairOrder best =
+        RepairOrder.of(List.of(CLAMP, withClamp), hose, new Costs(Map.of(), 15, 100));
+    assertThat(names(best)).containsExactly(List.of("hose"));
+  }
+
+  @Test
   void refusesMoreThanItCanWeigh() {
     List<Repair> nine = new ArrayList<>();
     for (int i = 0; i < 9; i++) {

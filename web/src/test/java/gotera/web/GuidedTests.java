@@ -263,6 +263,8 @@ class GuidedTests {
       bench.click("Save the cap");
       SimulatedHold hold = new SimulatedHold(8000, 123, List.of(Leak.seep(0.7, 123)), 19);
       bench.fill("Finest reading you can make", "0.1 kPa");
+      bench.use(bench.page.locator(".more summary").first());
+      bench.fill("Thermometer reads to, K", "0.05");
       bench.click("Begin pumping");
       bench.curve(hold.csv());
       String[] draw = hold.draw(20);

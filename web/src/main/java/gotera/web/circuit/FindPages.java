@@ -113,12 +113,7 @@ class FindPages {
     model.addAttribute(
         "joints", circuit.joints().stream().map(j -> listed(listing, j.code())).toList());
     model.addAttribute("looked", words.say("find.looked", looked, circuit.joints().size()));
-    conditions(id, form, model);
-    model.addAttribute(
-        "dripping",
-        conditions.drips(id, form.joint()).stream()
-            .map(f -> new Dripping(f.id().toString(), says.say(f, figures)))
-            .toList());
+    conditions(id, form, figures, model);
     model.addAttribute("valve", circuit.part("heater-valve").isPresent());
     model.addAttribute("heaterShut", reach.heaterShut(id));
     model.addAttribute("spots", spots(circuit, drip));
@@ -131,7 +126,12 @@ class FindPages {
   record Dripping(String id, String said) {}
 
   /** Conditions that can be said of the chosen joint, and those that were. */
-  private void conditions(UUID id, FindForm form, Model model) {
+  private void conditions(UUID id, FindForm form, Figures figures, Model model) {
+    model.addAttribute(
+        "dripping",
+        conditions.drips(id, form.joint()).stream()
+            .map(f -> new Dripping(f.id().toString(), says.say(f, figures)))
+            .toList());
     model.addAttribute("conditions", Worded.words(Condition.class));
     model.addAttribute(
         "felt",

@@ -37,6 +37,8 @@ import org.springframework.stereotype.Component;
 /** Makes the page Decide, and the lines that go from it onto the customer's sheet. */
 @Component
 class DecidePages {
+  private static final int MOST_NAMED = 3;
+
   private final SuspectsService suspects;
   private final CircuitService circuits;
   private final CircuitWords names;
@@ -133,36 +135,46 @@ class DecidePages {
   private Way way(UUID jobId, Decision decision, RepairOrder order, int number) {
     String currency = prices.rates().currency();
     List<StepShown> steps = new ArrayList<>();
-    List<String> ends = new ArrayList<>();
     for (Bundle b : order.bundles()) {
-      String name = names(jobId, decision, b);
-      steps.add(new StepShown(name, money.say(b.paid(), currency), b.reached() >= Decision.MOSTLY));
-      if (ends.size() < 2) {
-        ends.add(words.say("decide.ends", name, percent(b.fixed())));
-      }
+      String does = names(jobId, decision, b);
+      boolean mostly = b.reached() >= Decision.MOSTLY;
+      steps.add(new StepShown(does, money.say(b.paid(), currency), mostly));
     }
     double all = order.bundles().stream().mapToDouble(Bundle::paid).sum();
     Bundle first = order.bundles().get(0);
     String name =
         order.bundles().stream()
             .filter(b -> b.reached() > Decision.SELDOM)
-            .limit(3)
+            .limit(MOST_NAMED)
             .map(b -> names(jobId, decision, b))
             .collect(Collectors.joining(words.say("decide.then")));
+    return new Way(
+        name,
+        why(first, number),
+        steps,
+        ends(jobId, decision, order),
+        money.say(order.paid(), currency),
+        words.say("decide.range", money.say(first.paid(), currency), money.say(all, currency)));
+  }
+
+  private String why(Bundle first, int number) {
+    if (number == 0) {
+      return words.say("decide.cheapest");
+    }
+    return words.say(first.repairs().size() > 1 ? "decide.together" : "decide.one-by-one");
+  }
+
+  /** After which steps the leak is gone, and how often after none. */
+  private String ends(UUID jobId, Decision decision, RepairOrder order) {
+    List<String> ends = new ArrayList<>();
+    order.bundles().stream()
+        .limit(2)
+        .map(b -> words.say("decide.ends", names(jobId, decision, b), percent(b.fixed())))
+        .forEach(ends::add);
     if (order.unsolved() > Decision.SELDOM) {
       ends.add(words.say("decide.unsolved", percent(order.unsolved())));
     }
-    return new Way(
-        name,
-        number == 0
-            ? words.say("decide.cheapest")
-            : first.repairs().size() > 1
-                ? words.say("decide.together")
-                : words.say("decide.one-by-one"),
-        steps,
-        String.join(", ", ends),
-        money.say(order.paid(), currency),
-        words.say("decide.range", money.say(first.paid(), currency), money.say(all, currency)));
+    return String.join(", ", ends);
   }
 
   private static String percent(double share) {

@@ -101,11 +101,14 @@ class Rail {
     return waitsFor(jobId, order(statuses(jobId)));
   }
 
-  /** Nothing is repaired while more leaks than was found, unless somebody skipped looking on. */
+  /**
+   * Nothing is decided or repaired while more leaks than was found, unless somebody skipped looking
+   * on.
+   */
   private Step waitsFor(UUID jobId, OrderOfWork order) {
     Step next = order.waitsFor();
-    boolean looksOn =
-        next == Step.REPAIR && order.of(Step.FIND) != State.SKIPPED && moreLeaks(jobId);
+    boolean found = next == Step.DECIDE || next == Step.REPAIR;
+    boolean looksOn = found && order.of(Step.FIND) != State.SKIPPED && moreLeaks(jobId);
     return looksOn ? Step.FIND : next;
   }
 

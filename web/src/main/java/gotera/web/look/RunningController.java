@@ -131,17 +131,7 @@ class RunningController {
     model.addAttribute("form", form);
     model.addAttribute("problems", problems);
     model.addAttribute("since", since.map(Instant::toEpochMilli).orElse(null));
-    double watch = shown.isPresent() ? DryLook.minutesAfter(shown.getAsDouble()) : DryLook.USUAL;
-    model.addAttribute(
-        "clocks",
-        Clock.of(
-                shown.isPresent()
-                    ? words.say("running.clock.again", Figures.plain(shown.getAsDouble()))
-                    : words.say("running.clock.usual", Figures.bound(DryLook.most(DryLook.USUAL))),
-                since,
-                Duration.ofSeconds((long) (60 * watch)))
-            .map(List::of)
-            .orElse(List.of()));
+    model.addAttribute("clocks", clock(since, shown).map(List::of).orElse(List.of()));
     model.addAttribute(
         "places",
         circuits.circuit(id).joints().stream()
@@ -151,6 +141,16 @@ class RunningController {
     model.addAttribute("said", said(all));
     model.addAttribute("lines", guides.lines(all, figures));
     return "look/running";
+  }
+
+  /** How long it must stay dry. */
+  private Optional<Clock> clock(Optional<Instant> since, OptionalDouble shown) {
+    double watch = shown.isPresent() ? DryLook.minutesAfter(shown.getAsDouble()) : DryLook.USUAL;
+    String label =
+        shown.isPresent()
+            ? words.say("running.clock.again", Figures.plain(shown.getAsDouble()))
+            : words.say("running.clock.usual", Figures.bound(DryLook.most(DryLook.USUAL)));
+    return Clock.of(label, since, Duration.ofSeconds((long) (60 * watch)));
   }
 
   /** What the looks prove, each in its state only. */
