@@ -114,7 +114,13 @@ public enum RepairKind implements Worded {
 
   /** What it is done to: the place itself, or the part with all its places. */
   String of(String place) {
-    return ofPlace ? place : place.substring(0, Math.max(0, place.indexOf('.')));
+    return switch (this) {
+      // one repair, wherever of it the leak shows
+      case HEAD_GASKET -> "head";
+      case RADIATOR -> "radiator";
+      case PUMP -> "pump";
+      default -> ofPlace ? place : place.substring(0, Math.max(0, place.indexOf('.')));
+    };
   }
 
   /** The kinds that mend a place, the smallest first; a joint of its own only where none does. */

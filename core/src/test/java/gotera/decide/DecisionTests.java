@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import gotera.circuit.Circuit;
 import gotera.circuit.CircuitBuilder;
 import gotera.circuit.CircuitPresets;
+import gotera.combustion.GasColour;
 import gotera.decide.Decision.Option;
 import gotera.decide.Shop.Price;
 import gotera.look.Condition;
@@ -13,7 +14,9 @@ import gotera.look.Sight;
 import gotera.suspects.Assessment;
 import gotera.suspects.Case;
 import gotera.suspects.Checked.Felt;
+import gotera.suspects.Checked.InCylinder;
 import gotera.suspects.Observation;
+import gotera.suspects.Observation.GasChecked;
 import gotera.suspects.Observation.Looked;
 import gotera.suspects.Observation.Sign;
 import gotera.suspects.PlaceFacts;
@@ -115,6 +118,22 @@ class DecisionTests {
     assertThat(RepairKind.mending("rear-heater-supply.tee"))
         .containsExactly(RepairKind.CLAMP, RepairKind.HOSE);
     assertThat(RepairKind.mending("upper-hose.along")).containsExactly(RepairKind.HOSE);
+  }
+
+  @Test
+  void aRepairThatMendsPlacesOfSeveralPartsIsOfferedOnce() {
+    Decision decision =
+        of(
+            new GasChecked(GasColour.YELLOW, List.of()),
+            new InCylinder(2, true, NONE, NONE, false),
+            wet("head.gasket", NONE));
+    assertThat(decision.repairs())
+        .filteredOn(o -> o.kind() == RepairKind.HEAD_GASKET)
+        .singleElement()
+        .satisfies(
+            o ->
+                assertThat(o.repair().fixes())
+                    .contains("head.gasket", "inside.cylinder", "inside.head-gasket"));
   }
 
   /** Whatever was found: probabilities add up, and no way costs less than the best. */
