@@ -30,8 +30,14 @@ public record Shop(double hour, double retestHours, double comeBack, Map<String,
    * @param parts parts, where the price is known
    * @param hours labour, where the shop has its own time (h)
    * @param days until the parts are there (d)
+   * @param note what is said of the part: freight, or a used one with the test it passed
    */
-  public record Price(OptionalDouble parts, OptionalDouble hours, OptionalDouble days) {}
+  public record Price(
+      OptionalDouble parts, OptionalDouble hours, OptionalDouble days, String note) {
+    /** Nothing is known. */
+    public static final Price UNKNOWN =
+        new Price(OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.empty(), "");
+  }
 
   /** What is known of a kind. */
   public Optional<Price> price(RepairKind kind) {

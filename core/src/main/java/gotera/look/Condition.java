@@ -22,6 +22,8 @@ public enum Condition implements Worded {
   CLAMP_BROKEN_DULL,
   /** A clamp is broken, the break is bright: just now. */
   CLAMP_BROKEN_BRIGHT,
+  /** Taken off, it lets liquid through that is poured into it: a crack is proven. */
+  LETS_LIQUID_THROUGH,
   /** A bearing has play. */
   PLAY,
   /** A bearing is heard. */

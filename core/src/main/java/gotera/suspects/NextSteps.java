@@ -1,6 +1,5 @@
 package gotera.suspects;
 
-import gotera.combustion.GasColour;
 import gotera.evidence.Check;
 import gotera.evidence.Finding;
 import gotera.evidence.Label;
@@ -8,10 +7,7 @@ import gotera.evidence.Posterior;
 import gotera.look.LookState;
 import gotera.pressure.verdict.VerdictKind;
 import gotera.suspects.Candidates.Candidate;
-import gotera.suspects.Checked.Bubbled;
-import gotera.suspects.Checked.InCylinder;
 import gotera.suspects.Flag.Kind;
-import gotera.suspects.Observation.GasChecked;
 import gotera.suspects.Observation.Looked;
 import gotera.suspects.Observation.Outcome;
 import gotera.suspects.Proposal.Why;
@@ -21,7 +17,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
-import java.util.stream.Stream;
 
 /**
  * What to do next: checks by what they tell per minute of work; a rule of the trade that asks for a
@@ -227,15 +222,7 @@ final class NextSteps {
 
   /** Of the inside no check alone condemns a head: another kind of it comes first. */
   private Optional<Proposal> oneCheckAlone(String place) {
-    boolean gas =
-        of.counting(GasChecked.class).stream()
-            .anyMatch(g -> g.notCounted().isEmpty() && g.colour() != GasColour.BLUE);
-    boolean bubbles =
-        of.counting(Bubbled.class).stream()
-            .anyMatch(b -> b.notCounted().isEmpty() && b.result().gas());
-    boolean wet = of.counting(InCylinder.class).stream().anyMatch(InCylinder::wet);
-    long seen = Stream.of(gas, bubbles, wet).filter(Boolean::booleanValue).count();
-    return place.startsWith("inside.") && seen < 2
+    return place.startsWith("inside.") && InsideSeen.of(of).kinds() < 2
         ? best(p -> INSIDE.contains(p.kind()), Why.ONE_ALONE)
         : Optional.empty();
   }

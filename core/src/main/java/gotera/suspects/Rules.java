@@ -1,7 +1,6 @@
 package gotera.suspects;
 
 import gotera.balance.LeakBalance;
-import gotera.combustion.GasColour;
 import gotera.evidence.MoreIsLost;
 import gotera.evidence.Posterior;
 import gotera.look.LookState;
@@ -170,7 +169,7 @@ final class Rules {
     return held.verdict() == VerdictKind.LEAK || held.outcome() instanceof Outcome.AtLeast;
   }
 
-  private static boolean steady(Held held) {
+  static boolean steady(Held held) {
     return held.outcome() instanceof Outcome.Rate r
         && !falls(held)
         && r.rate() <= DecisionLimits.K * r.u();
@@ -184,10 +183,6 @@ final class Rules {
   }
 
   private boolean insideFound() {
-    return of.counting(InCylinder.class).stream().anyMatch(InCylinder::wet)
-        || of.counting(GasChecked.class).stream()
-            .anyMatch(g -> g.notCounted().isEmpty() && g.colour() != GasColour.BLUE)
-        || of.counting(Bubbled.class).stream()
-            .anyMatch(b -> b.notCounted().isEmpty() && b.result().gas());
+    return InsideSeen.of(of).kinds() > 0;
   }
 }

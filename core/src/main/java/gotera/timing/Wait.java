@@ -29,6 +29,7 @@ public record Wait(Instant begun, Instant due, Optional<Instant> ended) {
     CURE,
     PURGE,
     NEXT_MORNING,
+    CHARGE,
     OTHER
   }
 

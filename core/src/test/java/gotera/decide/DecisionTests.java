@@ -49,7 +49,7 @@ class DecisionTests {
   }
 
   private static Price price(double parts) {
-    return new Price(OptionalDouble.of(parts), NONE, NONE);
+    return new Price(OptionalDouble.of(parts), NONE, NONE, "");
   }
 
   private static Decision of(Observation... observed) {

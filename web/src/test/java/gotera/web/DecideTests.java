@@ -70,6 +70,13 @@ class DecideTests {
       bench.counts("#quote > li", 5);
       bench.open(bench.jobPath() + "/history");
       bench.shows("main", "Sheet: Squeak from the belt side: accepted");
+      bench.step("Hand over");
+      bench.shows("#open-points", "Door sticks: put off to");
+      bench.shows("#open-points", "not decided: Wiper torn");
+      bench.choose("customer-decides");
+      bench.click("Close the job");
+      bench.open("/jobs/closed");
+      bench.shows("main", "Brenka sheet " + hand);
     }
   }
 

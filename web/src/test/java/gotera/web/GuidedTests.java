@@ -2,9 +2,15 @@ package gotera.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import gotera.simulation.StandInVehicle.Hold;
 import gotera.simulation.StandInVehicle.Leak;
 import gotera.web.Bench.Hand;
+import java.awt.Color;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
 import java.util.List;
+import javax.imageio.ImageIO;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -29,7 +35,7 @@ class GuidedTests {
     bench.ago(ago - 1);
     bench.click("Save the level");
     bench.shows("h1", "Start the engine");
-    bench.shows(".guide-form .caution", "exhaust led out");
+    bench.shows(".ready", "exhaust led out");
     bench.ago(ago - 2);
     bench.click("It is so, and the engine runs");
     bench.shows("h1", "Warm it up");
@@ -70,11 +76,28 @@ class GuidedTests {
       bench.open("/jobs/new");
       bench.fill("Vehicle", "Moltan stood " + hand);
       bench.fill("Liquid in the system", "11 L");
+      bench.choose("purchase");
+      bench.fill("Complaint, in the customer’s words", "Stood for two years");
       bench.click("Begin the job");
       bench.circuit("5.2 stood " + hand, "v-along-automatic");
+      bench.click("Find on it");
+      bench.joint("rear-heater-supply.tee");
+      bench.fill("Note", "burst when touched");
+      bench.click("Wet");
+      bench.shows(".joint-last", "burst when touched");
+      bench.follow("a[href$='/circuit']");
       bench.unfold("Change places and parts");
       bench.click("Loop off rear heater");
       bench.shows(".notes", "rear heater");
+      bench.step("Make safe");
+      bench.click("Soft");
+      bench.fill("Thermostat housing now, °C", "18");
+      bench.click("Save the reading");
+      bench.shows(".said-yes", "may be opened");
+      bench.click("Say what it did");
+      bench.fill("Coolant then, °C", "18");
+      bench.click("nothing");
+      bench.shows("#inside-log", "nothing");
       bench.open(bench.jobPath() + "/inside");
       bench.click("Combustion gas");
       bench.shows("h1", "Put fresh fluid");
@@ -96,6 +119,9 @@ class GuidedTests {
       bench.click("The exhaust turned it");
       bench.shows(".said-yes", "No gas then and there.");
       bench.shows(".said-yes", "It lowers suspicion, it does not end it");
+      bench.click("Colour measured");
+      bench.shows(".empty", "There are not two photographs yet");
+      bench.click("Combustion gas");
       bench.click("End this check");
       bench.step("Fill up");
       bench.shows(".table", "drawn down 100 mL");
@@ -107,6 +133,21 @@ class GuidedTests {
       bench.shows("#inside-log", "Dipstick");
       bench.open(bench.jobPath() + "/history");
       bench.shows("main", "gas check: minute over");
+      bench.step("Decide");
+      bench.shows(".meaning", "No gas then and there");
+      bench.shows(".meaning >> nth=1", "condensation");
+      bench.fill("Another complaint or work", "Radiator with the gearbox cooler in it: renew");
+      bench.click("Put it on the sheet");
+      bench.step("Hand over");
+      bench.shows("main", "Before a purchase");
+      bench.shows("main", "No gas then and there");
+      bench.shows("#open-points", "looped off for now: rear heater");
+      bench.shows("#open-points", "not decided: Radiator with the gearbox cooler");
+      bench.choose("diagnosis-only");
+      bench.fill("Note", "Worth going on with");
+      bench.click("Close the job");
+      bench.open("/jobs/closed");
+      bench.shows("main", "Moltan stood " + hand);
     }
   }
 
@@ -116,7 +157,7 @@ class GuidedTests {
       value = Hand.class,
       names = {"TOUCH", "KEYBOARD"})
   void coolantInTheTesterDoesNotCountAndTheNextFillingDoes(
-      Hand hand, Application.Running application) {
+      Hand hand, Application.Running application) throws IOException {
     try (Bench bench = Bench.of(application).by(hand)) {
       bench.open("/jobs/new");
       bench.fill("Vehicle", "Orvia radiator " + hand);
@@ -124,6 +165,11 @@ class GuidedTests {
       bench.fill("Part replaced before", "Radiator");
       bench.fill("How many weeks ago", "20");
       bench.click("Begin the job");
+      bench.shows(".so-far-flag", "check for combustion gas before a third");
+      bench.shows(".next-check", "gas");
+      bench.open(bench.jobPath() + "/visual-check?state=parked");
+      bench.click("Wet: Radiator, upper seam");
+      bench.shows("#look-said", "1 wet");
       bench.shows(".so-far-flag", "check for combustion gas before a third");
       bench.open(bench.jobPath() + "/inside/gas-check");
       prepared(bench, "14", "30", 30);
@@ -141,22 +187,58 @@ class GuidedTests {
       bench.shows(".said-void", "coolant was drawn in");
       bench.shows(".so-far", "The gas check does not count");
       bench.ago(9);
+      bench.unfold("A photograph of this step");
+      bench.photograph(beside(new Color(40, 90, 200)));
       bench.click("Fresh fluid is in");
       gap(bench, "70", "0.2 L", 8);
       drawn(bench, 7);
       bench.click("Green");
       bench.shows(".wrong-form", "never green");
       bench.ago(4);
+      bench.photograph(beside(new Color(42, 92, 198)));
       bench.click("Blue as before");
+      bench.click("Colour measured");
+      bench.fill("White thing before", "25 50");
+      bench.fill("Fluid before", "75 50");
+      bench.fill("White thing after", "25 50");
+      bench.fill("Fluid after", "left");
+      bench.click("Measure the difference");
+      bench.shows("#fluidAfter-problem", "two figures");
+      bench.holds("#whiteBefore", "25 50");
+      bench.fill("Fluid after", "75 50");
+      bench.click("Measure the difference");
+      bench.shows("#measured", "hue from 292° to 291°");
+      bench.click("Combustion gas");
       bench.click("The exhaust turned it");
       bench.shows(".said-yes", "No gas then and there.");
       bench.click("End this check");
-      bench.open(bench.jobPath() + "/hand-over");
+      bench.step("Decide");
+      bench.shows(".claim", "Radiator");
+      bench.shows(".way-best", "New radiator");
+      bench.follow(".way-best button");
+      bench.counts("#quote > li", 1);
+      bench.fill("Who decides", "A. Fleet");
+      bench.click("Yes: ");
+      bench.shows("#quote", "A. Fleet");
+      bench.click("End here");
       bench.choose("waiting-for-parts");
       bench.click("Close the job");
       bench.open("/jobs/closed");
       bench.shows("main", "Orvia radiator " + hand);
     }
+  }
+
+  /** A photograph: a white thing on the left, the fluid on the right. */
+  private static byte[] beside(Color fluid) throws IOException {
+    BufferedImage image = new BufferedImage(200, 100, BufferedImage.TYPE_INT_RGB);
+    for (int x = 0; x < 200; x++) {
+      for (int y = 0; y < 100; y++) {
+        image.setRGB(x, y, (x < 100 ? new Color(225, 220, 210) : fluid).getRGB());
+      }
+    }
+    ByteArrayOutputStream jpeg = new ByteArrayOutputStream();
+    ImageIO.write(image, "jpeg", jpeg);
+    return jpeg.toByteArray();
   }
 
   /** Hoses hard, a housing that weeps: cold hoses do not count, hot ones tell gas from air. */
@@ -167,6 +249,16 @@ class GuidedTests {
   void bubblesCountOnlyWhileBothHosesAreHot(Hand hand, Application.Running application) {
     try (Bench bench = Bench.of(application).by(hand)) {
       bench.job("Brenka bubbles " + hand, "Hoses hard, weeps at the thermostat housing");
+      bench.circuit("4.0 bubbles " + hand, "v-across-outlet-over-gearbox");
+      bench.click("Find on it");
+      bench.joint("thermostat-housing.gasket");
+      bench.click("Wet");
+      bench.shows(".suspects li", "Thermostat housing");
+      bench.open(bench.jobPath() + "/inside/funnel");
+      bench.shows(".ready", "fuel and battery for twenty minutes");
+      bench.click("Battery too weak");
+      bench.shows("#waits", "battery charging");
+      bench.endWait("Brenka bubbles " + hand);
       bench.open(bench.jobPath() + "/inside");
       bench.click("Upper hose: hard soon after a cold start");
       bench.shows(".suspects li", "Inside: head joint");
@@ -208,6 +300,24 @@ class GuidedTests {
       bench.shows(".suspects li", "Inside: head joint");
       bench.click("Undo"); // of the bubbles that were counted last
       bench.shows(".said-line", "Not told yet: go on.");
+      look(bench, "0", "900", 0);
+      bench.click("End this watch");
+      bench.shows(".said-no", "Gas comes in");
+      bench.step("Decide");
+      bench.shows(".meaning", "neither alone condemns a head gasket");
+      bench.shows(".claim", "Thermostat");
+      bench.follow(".way-row button >> nth=0");
+      bench.follow(".way-row button >> nth=1");
+      bench.counts("#quote > li", 2);
+      bench.shows(".rail", "2 open on the sheet");
+      bench.click("Link for the customer to decide");
+      bench.shows(".link-text", "/quote/");
+      bench.click("End here");
+      bench.choose("customer-decides");
+      bench.click("Close the job");
+      bench.open("/jobs/closed");
+      bench.shows("main", "Brenka bubbles " + hand);
+      bench.shows("main", "the customer decides");
     }
   }
 
@@ -229,7 +339,29 @@ class GuidedTests {
   void whatShowsAfterEightMinutesMustStayAwayForTwentyFour(
       Hand hand, Application.Running application) {
     try (Bench bench = Bench.of(application).by(hand)) {
-      bench.job("Orvia pump " + hand, "Drips at the customer's, dry here");
+      bench.open("/jobs/new");
+      bench.fill("Vehicle", "Orvia pump " + hand);
+      bench.fill("Complaint, in the customer’s words", "Drips at home, dry here");
+      bench.choose("running");
+      bench.click("Begin the job");
+      bench.step("Cap");
+      bench.fill("Stamped on the cap", "124 kPa");
+      bench.click("Save the cap");
+      Hold quarter = new Hold(124, 20, 15 * 60, 10, 18, 0);
+      SimulatedHold hold = new SimulatedHold(6200, List.of(), quarter, List.of(), 41);
+      bench.fill("Finest reading you can make", "0.1 kPa");
+      bench.use(bench.page.locator(".more summary").first());
+      bench.fill("Thermometer reads to, K", "0.05");
+      bench.fill("Liquid in the system", "6.2 L");
+      bench.click("Begin pumping");
+      bench.curve(hold.csv());
+      String[] large = hold.draw(20);
+      String[] small = hold.draw(2);
+      bench.draw("measuring draw", "20", large[0], large[1]);
+      bench.draw("closing draw", "2 ml", small[0], small[1]);
+      bench.shows(".said", "Tight, at most");
+      bench.finish();
+      bench.shows(".so-far-flag", "look at the pump first");
       bench.open(bench.jobPath() + "/find/running");
       bench.click("The first drop");
       bench.shows(".field-wrong", "Please say where");
@@ -248,6 +380,10 @@ class GuidedTests {
       bench.fill("Surface there, °C", "90");
       bench.click("No drop fell");
       bench.shows("#running-said", "drops dry up: no bound");
+      bench.step("Decide");
+      bench.shows(".claim", "Pump shaft seal");
+      bench.shows(".way-best", "pump");
+      bench.shows(".claim", "not proven by a cold test");
     }
   }
 
@@ -259,6 +395,11 @@ class GuidedTests {
   void theSecondAmountOutOfACylinderIsTheRate(Hand hand, Application.Running application) {
     try (Bench bench = Bench.of(application).by(hand)) {
       bench.job("Corva cylinder " + hand, "Loses coolant, dry outside");
+      bench.circuit("Old six " + hand, "inline-along-carburettors");
+      bench.step("Fill up");
+      bench.fill("How much", "0.7 L");
+      bench.click("Save");
+      bench.step("Cap");
       bench.fill("Stamped on the cap", "18 psi");
       bench.click("Save the cap");
       SimulatedHold hold = new SimulatedHold(8000, 123, List.of(Leak.seep(0.7, 123)), 19);
@@ -304,6 +445,8 @@ class GuidedTests {
       bench.click("Wet after pressure");
       bench.shows("#inside-log", "wet after pressure, 11");
       bench.shows("#inside-log", "14 min");
+      bench.click("Wet cylinders afterwards: cranked clear");
+      bench.shows("#inside-log", "plugs out, fuel and ignition off");
       bench.shows(".suspects li", "Inside: a cylinder");
       bench.click("Exhaust: white smoke");
       bench.step("Decide");
@@ -311,6 +454,14 @@ class GuidedTests {
       bench.shows(".ways", "Head gasket");
       bench.click("Sealer as a last resort");
       bench.shows("#quote", "It may block more than the leak");
+      bench.fill("Who decides", "A. Fleet");
+      bench.click("Yes: ");
+      bench.shows("#quote", "A. Fleet");
+      bench.click("End here");
+      bench.choose("left-leaking");
+      bench.click("Close the job");
+      bench.open("/jobs/closed");
+      bench.shows("main", "Corva cylinder " + hand);
     }
   }
 }

@@ -77,6 +77,20 @@ class InsideTests {
       bench.click("Wet: Charger, outlet");
       bench.shows("#look-said", "1 wet");
       assertThat(bench.text(".suspects")).contains("Charger, outlet").doesNotContain("Inside");
+      bench.step("Decide");
+      bench.shows(".claim", "Charger, outlet");
+      assertThat(bench.text(".claim")).doesNotContain("combustion gas");
+      bench.counts(".way-best", 1);
+      bench.follow(".way-best button");
+      bench.shows(".rail", "1 open on the sheet");
+      bench.click("End here");
+      bench.shows("#open-points", "not decided");
+      bench.click("Close the job");
+      bench.counts(".field-wrong", 1);
+      bench.choose("customer-decides");
+      bench.click("Close the job");
+      bench.open("/jobs/closed");
+      bench.shows("main", "Quillo E " + hand);
     }
   }
 }

@@ -358,7 +358,7 @@ class MeasuringTests {
     bench.click("Begin pumping");
   }
 
-  private static void at(Bench bench, String gauge, String at) {
+  static void at(Bench bench, String gauge, String at) {
     bench.page.locator("#at").fill(at);
     bench.reading(gauge);
   }

@@ -2,6 +2,7 @@ package gotera.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import gotera.simulation.StandInVehicle.Leak;
 import gotera.web.Bench.Hand;
 import java.awt.Color;
 import java.awt.image.BufferedImage;
@@ -172,6 +173,29 @@ class TracingTests {
     try (Bench bench = Bench.of(application).by(hand)) {
       bench.job("Moltan 52 " + hand, "Drips off an engine mount");
       bench.circuit("5.2 V along " + hand, "v-along-automatic");
+      bench.step("Cap");
+      bench.fill("Stamped on the cap", "16 psi");
+      bench.click("Save the cap");
+      bench.fill("Finest reading you can make", "1.7 kPa");
+      bench.click("Begin pumping");
+      bench.reading("110");
+      bench.click("Valve shut");
+      MeasuringTests.at(bench, "110", "0:02");
+      MeasuringTests.at(bench, "110", "1:00");
+      bench.finish();
+      bench.shows("#beside", "This hold would let through");
+      bench.click("Test again");
+      SimulatedHold hold = new SimulatedHold(13_000, 110, List.of(Leak.seep(0.4, 110)), 23);
+      bench.use(bench.page.locator(".more summary").first());
+      bench.fill("Finest reading you can make", "0.2 kPa");
+      bench.fill("Thermometer reads to, K", "0.05");
+      bench.click("Begin pumping");
+      bench.curve(hold.csv());
+      String[] large = hold.draw(20);
+      bench.draw("measuring draw", "20", large[0], large[1]);
+      bench.shows(".said", "Leak 0.");
+      bench.finish();
+      bench.open(bench.jobPath() + "/circuit");
       bench.click("Find on it");
       bench.unfold("Where does it drip?");
       bench.page.locator("#drips input[value=cold-pressure] + span").click();
@@ -190,7 +214,13 @@ class TracingTests {
       bench.shows(".joint-last", "wet, dried before");
       bench.shows(".suspects li", "Core plug, front");
       bench.shows(".suspects li", "dried, and the first bead came here, cold, under pressure");
-      bench.shows(".next-check", "Repair what was found");
+      bench.unfold("Hose, clamp or bearing");
+      bench.click("Taken off: liquid runs through it");
+      bench.shows("#felt", "liquid runs through it");
+      bench.shows(".suspects li", "runs through: cracked");
+      bench.step("Decide");
+      bench.shows(".claim", "Core plug, front");
+      bench.shows(".way-best", "Core plug, front, test");
       bench.open(bench.jobPath() + "/history");
       bench.shows("main", "dried before");
     }

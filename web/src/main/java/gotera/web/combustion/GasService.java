@@ -8,6 +8,8 @@ import gotera.combustion.NotCounted;
 import gotera.suspects.Observation.GasChecked;
 import gotera.warming.NeckLevel;
 import gotera.web.finding.Finding;
+import gotera.web.finding.FindingService;
+import gotera.web.finding.FindingService.New;
 import gotera.web.finding.Measures;
 import gotera.web.guide.GuideService;
 import gotera.web.guide.GuideService.Taken;
@@ -16,6 +18,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 
@@ -23,11 +26,14 @@ import org.springframework.stereotype.Service;
 @Service
 public class GasService {
   static final String CHECK = "gas-check";
+  private static final String COLOUR = "fluid-colour";
 
   private final GuideService guides;
+  private final FindingService findings;
 
-  GasService(GuideService guides) {
+  GasService(GuideService guides, FindingService findings) {
     this.guides = guides;
+    this.findings = findings;
   }
 
   /**
@@ -63,6 +69,19 @@ public class GasService {
 
   void write(UUID jobId, Taken taken, String by) {
     guides.write(jobId, CHECK, taken, by);
+  }
+
+  /** Keeps what was measured of the fluid's colour. */
+  void measured(UUID jobId, String said, String by) {
+    findings.write(
+        jobId,
+        new New(COLOUR, "", "measured", Measures.NONE, Set.of(), said, Optional.empty()),
+        by);
+  }
+
+  /** What was measured of the fluid's colour. */
+  List<Finding> measured(UUID jobId) {
+    return findings.of(jobId, COLOUR);
   }
 
   /** The filler below the tester, once its area is known. */

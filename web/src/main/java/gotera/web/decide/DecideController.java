@@ -11,8 +11,8 @@ import gotera.web.frame.QrCode;
 import gotera.web.job.JobPlace;
 import gotera.web.job.JobService;
 import gotera.web.job.Step;
-import gotera.web.report.ReportLinkService;
-import gotera.web.report.ReportLinkService.Purpose;
+import gotera.web.link.CustomerLinkService;
+import gotera.web.link.CustomerLinkService.Purpose;
 import gotera.web.words.Words;
 import jakarta.servlet.http.HttpServletRequest;
 import java.security.Principal;
@@ -40,7 +40,7 @@ class DecideController {
   private final DecidePages pages;
   private final QuoteService quotes;
   private final PriceService prices;
-  private final ReportLinkService links;
+  private final CustomerLinkService links;
   private final AddressProperties address;
   private final JobService jobs;
   private final Words words;
@@ -50,7 +50,7 @@ class DecideController {
       DecidePages pages,
       QuoteService quotes,
       PriceService prices,
-      ReportLinkService links,
+      CustomerLinkService links,
       AddressProperties address,
       JobService jobs,
       Words words,

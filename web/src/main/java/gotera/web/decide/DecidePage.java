@@ -9,6 +9,7 @@ import java.util.Optional;
  *
  * @param claim the likeliest place with what speaks for and against it
  * @param untested what was not tested, in words
+ * @param meanings what findings mean and do not, in words
  * @param rules rules of the trade that apply
  * @param ways the ways, the cheapest to expect first
  * @param neighbours what could be renewed while it is open
@@ -19,6 +20,7 @@ import java.util.Optional;
 record DecidePage(
     Optional<Claim> claim,
     List<String> untested,
+    List<String> meanings,
     List<String> rules,
     List<Way> ways,
     List<Choice> neighbours,
@@ -43,10 +45,11 @@ record DecidePage(
    * A step of a way.
    *
    * @param name what is done at once
-   * @param costs price and hours
+   * @param costs its price
+   * @param parts when its parts are there, and what the shop noted of them; empty where unknown
    * @param reached whether it mostly comes to it
    */
-  record StepShown(String name, String costs, boolean reached) {}
+  record StepShown(String name, String costs, String parts, boolean reached) {}
 
   /** A repair that could be done while it is open. */
   record Choice(String name, String at, String cost) {}

@@ -1,22 +1,14 @@
 package gotera.web.decide;
 
 import gotera.circuit.Circuit;
-import gotera.circuit.Features.Drive;
 import gotera.decide.Decision;
 import gotera.decide.Decision.Option;
 import gotera.decide.Repair;
 import gotera.decide.RepairOrder;
 import gotera.decide.RepairOrder.Bundle;
 import gotera.decide.Shop;
-import gotera.look.LookState;
-import gotera.suspects.Assessment;
-import gotera.suspects.Case;
-import gotera.suspects.Observation.GasChecked;
-import gotera.suspects.Observation.Held;
-import gotera.suspects.Observation.Looked;
 import gotera.web.circuit.CircuitService;
 import gotera.web.circuit.CircuitWords;
-import gotera.web.circuit.EngineTypeService;
 import gotera.web.decide.DecidePage.Choice;
 import gotera.web.decide.DecidePage.LineShown;
 import gotera.web.decide.DecidePage.StepShown;
@@ -32,6 +24,7 @@ import java.util.List;
 import java.util.OptionalDouble;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 
 /** Makes the page Decide, and the lines that go from it onto the customer's sheet. */
@@ -42,7 +35,7 @@ class DecidePages {
   private final SuspectsService suspects;
   private final CircuitService circuits;
   private final CircuitWords names;
-  private final EngineTypeService types;
+  private final OpenPointsService open;
   private final PriceService prices;
   private final QuoteService quotes;
   private final Money money;
@@ -52,7 +45,7 @@ class DecidePages {
       SuspectsService suspects,
       CircuitService circuits,
       CircuitWords names,
-      EngineTypeService types,
+      OpenPointsService open,
       PriceService prices,
       QuoteService quotes,
       Money money,
@@ -60,7 +53,7 @@ class DecidePages {
     this.suspects = suspects;
     this.circuits = circuits;
     this.names = names;
-    this.types = types;
+    this.open = open;
     this.prices = prices;
     this.quotes = quotes;
     this.money = money;
@@ -68,7 +61,6 @@ class DecidePages {
   }
 
   DecidePage page(UUID jobId) {
-    Assessment assessment = suspects.assess(jobId);
     Decision decision = decision(jobId);
     Shop shop = prices.shop();
     Rates rates = prices.rates();
@@ -78,7 +70,8 @@ class DecidePages {
     }
     return new DecidePage(
         suspects.claim(jobId),
-        untested(jobId, assessment.of()),
+        open.untested(jobId),
+        suspects.meanings(jobId),
         suspects.flags(jobId),
         ways,
         neighbours(jobId, decision),
@@ -138,7 +131,7 @@ class DecidePages {
     for (Bundle b : order.bundles()) {
       String does = names(jobId, decision, b);
       boolean mostly = b.reached() >= Decision.MOSTLY;
-      steps.add(new StepShown(does, money.say(b.paid(), currency), mostly));
+      steps.add(new StepShown(does, money.say(b.paid(), currency), parts(decision, b), mostly));
     }
     double all = order.bundles().stream().mapToDouble(Bundle::paid).sum();
     Bundle first = order.bundles().get(0);
@@ -155,6 +148,20 @@ class DecidePages {
         ends(jobId, decision, order),
         money.say(order.paid(), currency),
         words.say("decide.range", money.say(first.paid(), currency), money.say(all, currency)));
+  }
+
+  /** When the last of its parts is there, and what the shop noted of them. */
+  private String parts(Decision decision, Bundle bundle) {
+    Shop shop = prices.shop();
+    List<Shop.Price> known =
+        bundle.repairs().stream()
+            .map(r -> shop.price(decision.option(r).kind()).orElse(Shop.Price.UNKNOWN))
+            .toList();
+    Stream<String> there =
+        known.stream().flatMapToDouble(p -> p.days().stream()).max().stream()
+            .mapToObj(days -> words.say("decide.parts-there", days));
+    Stream<String> notes = known.stream().map(Shop.Price::note).filter(n -> !n.isEmpty());
+    return Stream.concat(there, notes.distinct()).collect(Collectors.joining(" \u00b7 "));
   }
 
   private String why(Bundle first, int number) {
@@ -215,25 +222,6 @@ class DecidePages {
       }
     }
     return choices;
-  }
-
-  private List<String> untested(UUID jobId, Case of) {
-    List<String> untested = new ArrayList<>();
-    boolean burns = types.features(jobId).drive() != Drive.ELECTRIC;
-    add(untested, of.counting(Held.class).isEmpty(), "pressure");
-    add(untested, !looked(of, LookState.RUNNING), "running");
-    add(untested, burns && of.counting(GasChecked.class).isEmpty(), "gas");
-    return untested;
-  }
-
-  private void add(List<String> untested, boolean missing, String what) {
-    if (missing) {
-      untested.add(words.say("decide.untested." + what));
-    }
-  }
-
-  private static boolean looked(Case of, LookState state) {
-    return of.counting(Looked.class).stream().anyMatch(l -> l.state() == state);
   }
 
   List<LineShown> lines(UUID jobId) {

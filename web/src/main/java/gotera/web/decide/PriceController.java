@@ -39,7 +39,7 @@ class PriceController {
   }
 
   /** A kind as the page lists it. */
-  record Row(String name, String parts, String hours, String days, boolean own) {}
+  record Row(String name, String parts, String hours, String days, boolean own, String note) {}
 
   @GetMapping("/prices")
   String page(Model model) {
@@ -105,7 +105,8 @@ class PriceController {
         figure(price.parts()),
         price.hours().isPresent() ? figure(price.hours()) : Figures.plain(kind.hours()),
         figure(price.days()),
-        price.hours().isPresent());
+        price.hours().isPresent(),
+        price.note());
   }
 
   private static String figure(OptionalDouble value) {

@@ -16,6 +16,7 @@ class PriceRecord {
   @Nullable Double partsPrice;
   @Nullable Double hours;
   @Nullable Double days;
+  String note = "";
   @Version @Nullable Integer version;
 
   @SuppressWarnings("NullAway.Init")
@@ -29,10 +30,11 @@ class PriceRecord {
     partsPrice = orNull(price.parts());
     hours = orNull(price.hours());
     days = orNull(price.days());
+    note = price.note();
   }
 
   Price price() {
-    return new Price(optional(partsPrice), optional(hours), optional(days));
+    return new Price(optional(partsPrice), optional(hours), optional(days), note);
   }
 
   private static OptionalDouble optional(@Nullable Double value) {

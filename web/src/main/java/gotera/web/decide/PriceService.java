@@ -14,9 +14,6 @@ import org.springframework.stereotype.Service;
 /** The shop's own table of prices and hours. */
 @Service
 public class PriceService {
-  private static final Price UNKNOWN =
-      new Price(OptionalDouble.empty(), OptionalDouble.empty(), OptionalDouble.empty());
-
   private final ShopRecords shops;
   private final PriceRecords prices;
 
@@ -58,7 +55,7 @@ public class PriceService {
 
   private static Price hours(Price price, Rates rates) {
     return rates.currency().isEmpty()
-        ? new Price(OptionalDouble.empty(), price.hours(), price.days())
+        ? new Price(OptionalDouble.empty(), price.hours(), price.days(), price.note())
         : price;
   }
 
@@ -66,7 +63,7 @@ public class PriceService {
   public Map<RepairKind, Price> all() {
     Map<RepairKind, Price> all = new EnumMap<>(RepairKind.class);
     for (RepairKind kind : RepairKind.values()) {
-      all.put(kind, UNKNOWN);
+      all.put(kind, Price.UNKNOWN);
     }
     prices
         .findAll()

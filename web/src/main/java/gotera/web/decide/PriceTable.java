@@ -6,7 +6,7 @@ import gotera.quantity.Typed;
 import gotera.quantity.Understanding;
 import gotera.quantity.Understanding.Understood;
 import gotera.range.Range;
-import gotera.web.report.Table;
+import gotera.web.figures.Table;
 import gotera.word.Worded;
 import java.io.IOException;
 import java.io.StringReader;
@@ -21,13 +21,15 @@ import org.apache.commons.csv.CSVParser;
 import org.apache.commons.csv.CSVRecord;
 import org.apache.commons.csv.DuplicateHeaderMode;
 
-/** The shop's prices as a table (CSV): kind, parts, hours, days; empty where nobody knows. */
+/** The shop's prices as a table (CSV): kind, parts, hours, days, note; empty where nobody knows. */
 final class PriceTable {
   private static final String KIND = "kind";
   private static final String PARTS = "parts";
   private static final String HOURS = "hours";
   private static final String DAYS = "days";
-  private static final List<String> COLUMNS = List.of(KIND, PARTS, HOURS, DAYS);
+  private static final String NOTE = "note";
+  private static final List<String> NEEDED = List.of(KIND, PARTS, HOURS, DAYS);
+  private static final int LONGEST_NOTE = 200;
   private static final int MOST_ROWS = 1000;
 
   private final Map<RepairKind, Price> prices = new EnumMap<>(RepairKind.class);
@@ -44,10 +46,11 @@ final class PriceTable {
   record Problem(long row, String what) {}
 
   static String write(Map<RepairKind, Price> prices) {
-    Table table = new Table(COLUMNS.toArray(String[]::new));
+    Table table = new Table(KIND, PARTS, HOURS, DAYS, NOTE);
     prices.forEach(
         (kind, p) ->
-            table.row(List.of(kind.word(), cell(p.parts()), cell(p.hours()), cell(p.days()))));
+            table.row(
+                List.of(kind.word(), cell(p.parts()), cell(p.hours()), cell(p.days()), p.note())));
     return table.toString();
   }
 
@@ -66,8 +69,8 @@ final class PriceTable {
             .setDuplicateHeaderMode(DuplicateHeaderMode.DISALLOW)
             .get();
     try (CSVParser parser = CSVParser.parse(new StringReader(text), format)) {
-      if (!parser.getHeaderNames().containsAll(COLUMNS)) {
-        table.problems.add(new Problem(1, String.join(",", COLUMNS)));
+      if (!parser.getHeaderNames().containsAll(NEEDED)) {
+        table.problems.add(new Problem(1, String.join(",", NEEDED)));
         return table;
       }
       for (CSVRecord row : parser) {
@@ -92,8 +95,17 @@ final class PriceTable {
                     new Price(
                         number(row, PARTS, Range.PRICE),
                         number(row, HOURS, Range.LABOUR),
-                        number(row, DAYS, Range.DELIVERY))),
+                        number(row, DAYS, Range.DELIVERY),
+                        note(row))),
             () -> problems.add(new Problem(row.getRecordNumber() + 1, text(row, KIND))));
+  }
+
+  private String note(CSVRecord row) {
+    String note = text(row, NOTE);
+    if (note.length() > LONGEST_NOTE) {
+      problems.add(new Problem(row.getRecordNumber() + 1, NOTE));
+    }
+    return note;
   }
 
   private OptionalDouble number(CSVRecord row, String column, Range range) {

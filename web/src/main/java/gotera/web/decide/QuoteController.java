@@ -4,8 +4,8 @@ import gotera.web.figures.FieldProblems;
 import gotera.web.frame.NotFound;
 import gotera.web.frame.Pages;
 import gotera.web.job.JobService;
-import gotera.web.report.ReportLinkService;
-import gotera.web.report.ReportLinkService.Purpose;
+import gotera.web.link.CustomerLinkService;
+import gotera.web.link.CustomerLinkService.Purpose;
 import gotera.web.words.Words;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
@@ -27,7 +27,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 class QuoteController {
   private final QuoteService quotes;
   private final DecidePages pages;
-  private final ReportLinkService links;
+  private final CustomerLinkService links;
   private final JobService jobs;
   private final Words words;
   private final Clock clock;
@@ -35,7 +35,7 @@ class QuoteController {
   QuoteController(
       QuoteService quotes,
       DecidePages pages,
-      ReportLinkService links,
+      CustomerLinkService links,
       JobService jobs,
       Words words,
       Clock clock) {

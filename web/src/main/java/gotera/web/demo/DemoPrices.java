@@ -31,6 +31,6 @@ final class DemoPrices {
   }
 
   private static Price price(double parts, double days) {
-    return new Price(OptionalDouble.of(parts), OptionalDouble.empty(), OptionalDouble.of(days));
+    return new Price(OptionalDouble.of(parts), OptionalDouble.empty(), OptionalDouble.of(days), "");
   }
 }

@@ -4,6 +4,7 @@ import gotera.circuit.Circuit;
 import gotera.evidence.Label;
 import gotera.evidence.Posterior.Reason;
 import gotera.suspects.Flag;
+import gotera.suspects.Meaning;
 import gotera.suspects.Proposal;
 import gotera.web.circuit.CircuitWords;
 import gotera.web.figures.Figures;
@@ -49,6 +50,11 @@ class EvidenceWords {
 
   private String state(Label finding) {
     return finding.state().isEmpty() ? "" : words.say("state-seen." + finding.state());
+  }
+
+  /** What a finding means, and does not. */
+  String meaning(Meaning meaning) {
+    return words.say("meaning." + meaning.word());
   }
 
   /** A rule that applies. */

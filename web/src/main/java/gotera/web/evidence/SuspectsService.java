@@ -8,6 +8,7 @@ import gotera.suspects.Assessment;
 import gotera.suspects.Assessment.Suspect;
 import gotera.suspects.Case;
 import gotera.suspects.Flag;
+import gotera.suspects.Meaning;
 import gotera.suspects.Observation.Looked;
 import gotera.web.circuit.CircuitService;
 import gotera.web.circuit.CircuitWords;
@@ -105,6 +106,11 @@ public class SuspectsService {
         .filter(f -> f.kind() != Flag.Kind.ANOTHER_LEAK)
         .map(said::flag)
         .toList();
+  }
+
+  /** What the findings mean, and what they do not, in words. */
+  public List<String> meanings(UUID jobId) {
+    return Meaning.of(assess(jobId).of()).stream().map(said::meaning).toList();
   }
 
   /** What comes first of what could be done. */

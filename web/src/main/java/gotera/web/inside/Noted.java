@@ -18,7 +18,9 @@ public enum Noted implements Worded {
   /** Whether the cabin gets warm. */
   CABIN_HEAT(List.of("hot", "cold"), Map.of("cold", "no-cabin-heat"), false),
   /** Whether the fan is driven. */
-  FAN_CLUTCH(List.of("drags", "free", "locked"), Map.of(), true);
+  FAN_CLUTCH(List.of("drags", "free", "locked"), Map.of(), true),
+  /** How a cylinder that was wet was left. */
+  CYLINDERS_LEFT(List.of("cranked", "protected"), Map.of(), true);
 
   private final List<String> answers;
   private final Map<String, String> signs;

@@ -5,6 +5,7 @@ import gotera.web.frame.NotFound;
 import gotera.web.storage.Hashes;
 import gotera.web.storage.Identifiers;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.time.Clock;
 import java.util.Locale;
 import java.util.Optional;
@@ -61,6 +62,16 @@ public class PhotoService {
             by);
     photos.save(photo);
     return photo.id;
+  }
+
+  /** A photograph whose spots can be measured. */
+  @Transactional(readOnly = true)
+  public SpotOfPhotograph spots(UUID id) {
+    try {
+      return new SpotOfPhotograph(jpeg(id));
+    } catch (IOException e) {
+      throw new UncheckedIOException("photo " + id, e);
+    }
   }
 
   /** A photograph (JPEG), or not found. */

@@ -3,15 +3,19 @@ package gotera.web.report;
 import gotera.web.circuit.CircuitService;
 import gotera.web.circuit.CircuitWords;
 import gotera.web.circuit.LeakSite;
+import gotera.web.decide.OpenPointsService;
+import gotera.web.evidence.SuspectsService;
 import gotera.web.figures.Figures;
+import gotera.web.figures.Table;
 import gotera.web.frame.AddressProperties;
 import gotera.web.frame.NotFound;
 import gotera.web.frame.QrCode;
 import gotera.web.job.JobPlace;
 import gotera.web.job.JobService;
 import gotera.web.job.Step;
+import gotera.web.link.CustomerLinkService;
+import gotera.web.link.CustomerLinkService.Purpose;
 import gotera.web.repair.RepairService;
-import gotera.web.report.ReportLinkService.Purpose;
 import gotera.web.retest.RetestService;
 import gotera.web.words.Words;
 import jakarta.servlet.http.HttpServletRequest;
@@ -35,23 +39,27 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 /** Hand over: the report on paper, by link, and as tables. */
 @Controller
 class ReportController {
-  private final ReportLinkService links;
+  private final CustomerLinkService links;
   private final RetestService retests;
   private final JobService jobs;
   private final RepairService repairs;
   private final CircuitService circuits;
   private final CircuitWords names;
+  private final SuspectsService suspects;
+  private final OpenPointsService openPoints;
   private final AddressProperties address;
   private final Words words;
   private final Clock clock;
 
   ReportController(
-      ReportLinkService links,
+      CustomerLinkService links,
       RetestService retests,
       JobService jobs,
       RepairService repairs,
       CircuitService circuits,
       CircuitWords names,
+      SuspectsService suspects,
+      OpenPointsService openPoints,
       AddressProperties address,
       Words words,
       Clock clock) {
@@ -61,6 +69,8 @@ class ReportController {
     this.repairs = repairs;
     this.circuits = circuits;
     this.names = names;
+    this.suspects = suspects;
+    this.openPoints = openPoints;
     this.address = address;
     this.words = words;
     this.clock = clock;
@@ -74,6 +84,10 @@ class ReportController {
     jobs.require(id);
     model.addAttribute("place", new JobPlace(id, Step.HAND_OVER, figures));
     model.addAttribute("links", links.of(id, Purpose.REPORT));
+    model.addAttribute("claim", suspects.claim(id));
+    model.addAttribute("flags", suspects.flags(id));
+    model.addAttribute("meanings", suspects.meanings(id));
+    model.addAttribute("openPoints", openPoints.of(id));
     model.addAttribute("endings", jobs.endings());
     model.addAttribute("report", retests.page(id, figures).isPresent());
     return "report/hand-over";

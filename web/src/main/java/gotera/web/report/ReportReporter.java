@@ -2,6 +2,7 @@ package gotera.web.report;
 
 import gotera.web.job.Step;
 import gotera.web.job.StepReporter;
+import gotera.web.link.CustomerLinkService;
 import gotera.web.words.Words;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
@@ -9,10 +10,10 @@ import org.springframework.stereotype.Component;
 /** Tells the rail about the hand over. */
 @Component
 class ReportReporter implements StepReporter {
-  private final ReportLinkService links;
+  private final CustomerLinkService links;
   private final Words words;
 
-  ReportReporter(ReportLinkService links, Words words) {
+  ReportReporter(CustomerLinkService links, Words words) {
     this.links = links;
     this.words = words;
   }
@@ -25,8 +26,8 @@ class ReportReporter implements StepReporter {
   @Override
   public StepStatus status(UUID jobId) {
     long open =
-        links.of(jobId, ReportLinkService.Purpose.REPORT).stream()
-            .filter(ReportLinkService.Link::opens)
+        links.of(jobId, CustomerLinkService.Purpose.REPORT).stream()
+            .filter(CustomerLinkService.Link::opens)
             .count();
     return open == 0
         ? StepStatus.UNTOUCHED

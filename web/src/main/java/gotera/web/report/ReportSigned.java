@@ -1,5 +1,6 @@
 package gotera.web.report;
 
+import gotera.web.link.CustomerLinkService;
 import gotera.web.pressure.Signed;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
@@ -7,15 +8,15 @@ import org.springframework.stereotype.Component;
 /** A report that a customer can open is signed: what it says stays as it is. */
 @Component
 class ReportSigned implements Signed {
-  private final ReportLinkService links;
+  private final CustomerLinkService links;
 
-  ReportSigned(ReportLinkService links) {
+  ReportSigned(CustomerLinkService links) {
     this.links = links;
   }
 
   @Override
   public boolean signed(UUID jobId) {
-    return links.of(jobId, ReportLinkService.Purpose.REPORT).stream()
-        .anyMatch(ReportLinkService.Link::opens);
+    return links.of(jobId, CustomerLinkService.Purpose.REPORT).stream()
+        .anyMatch(CustomerLinkService.Link::opens);
   }
 }

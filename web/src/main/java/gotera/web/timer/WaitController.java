@@ -79,7 +79,7 @@ class WaitController {
         form.waitNote(),
         principal.getName());
     // only to a step of this job, never to where somebody else's link says
-    boolean step = form.back().matches("[a-z-]+");
+    boolean step = form.back().matches("[a-z-]+(/[a-z-]+)?");
     return "redirect:/jobs/" + id + (step ? "/" + form.back() : "");
   }
 

@@ -23,7 +23,13 @@ class PriceTableTests {
             random -> {
               Map<RepairKind, Price> prices = new EnumMap<>(RepairKind.class);
               for (RepairKind kind : RepairKind.values()) {
-                prices.put(kind, new Price(some(random), some(random), some(random)));
+                prices.put(
+                    kind,
+                    new Price(
+                        some(random),
+                        some(random),
+                        some(random),
+                        random.nextBoolean() ? "" : "used, \"held\""));
               }
               PriceTable read = PriceTable.read(PriceTable.write(prices));
               assertThat(read.problems()).isEmpty();

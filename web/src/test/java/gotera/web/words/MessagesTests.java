@@ -16,6 +16,7 @@ import gotera.circuit.Features;
 import gotera.circuit.Features.Drive;
 import gotera.circuit.Features.Extra;
 import gotera.circuit.Features.Fill;
+import gotera.decide.OpenPoints.Untested;
 import gotera.look.Condition;
 import gotera.pressure.compliance.AirAndHoses;
 import gotera.pressure.trace.TraceEvent;
@@ -25,6 +26,7 @@ import gotera.pressure.verdict.Reason;
 import gotera.pressure.verdict.VerdictKind;
 import gotera.quantity.Understanding.Problem;
 import gotera.suspects.Flag;
+import gotera.suspects.Meaning;
 import gotera.suspects.Proposal;
 import gotera.suspects.Vocabulary;
 import gotera.timing.Wait;
@@ -205,6 +207,8 @@ class MessagesTests {
   @Test
   void everyRuleAndProposalHasWords() {
     Stream.of(Flag.Kind.values()).forEach(k -> has("flag." + k.word()));
+    Stream.of(Meaning.values()).forEach(m -> has("meaning." + m.word()));
+    Stream.of(Untested.values()).forEach(u -> has("untested." + u.word()));
     Stream.of(Proposal.Why.values()).forEach(w -> has("evidence.why." + w.word()));
     Stream.of(Proposal.First.values()).forEach(f -> has("evidence.first." + f.word()));
     Stream.of(

@@ -1,4 +1,4 @@
-package gotera.web.report;
+package gotera.web.link;
 
 import gotera.web.figures.Figures;
 import gotera.web.frame.NotFound;
@@ -21,19 +21,19 @@ import org.springframework.transaction.annotation.Transactional;
  * Links by which a customer reads one job's report, or decides on its quote, without an account.
  */
 @Service
-public class ReportLinkService {
+public class CustomerLinkService {
   /** Random bytes of a link (our judgement: 256 bits cannot be guessed). */
   private static final int BYTES = 32;
 
   /** How long a link opens (our judgement, untested). */
   private static final Duration OPEN = Duration.ofDays(90);
 
-  private final ReportLinkRecords links;
+  private final CustomerLinkRecords links;
   private final Identifiers identifiers;
   private final Clock clock;
   private final SecureRandom random = new SecureRandom();
 
-  ReportLinkService(ReportLinkRecords links, Identifiers identifiers, Clock clock) {
+  CustomerLinkService(CustomerLinkRecords links, Identifiers identifiers, Clock clock) {
     this.links = links;
     this.identifiers = identifiers;
     this.clock = clock;
@@ -58,7 +58,7 @@ public class ReportLinkService {
     String token = Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
     Instant now = clock.instant();
     links.save(
-        new ReportLinkRecord(
+        new CustomerLinkRecord(
             identifiers.next(),
             jobId,
             purpose.word(),
@@ -98,7 +98,7 @@ public class ReportLinkService {
   /** Withdraws a link of a job: it opens nothing any more. */
   @Write
   public void withdraw(UUID jobId, UUID linkId) {
-    ReportLinkRecord link =
+    CustomerLinkRecord link =
         links
             .findById(linkId)
             .filter(l -> l.jobId.equals(jobId))

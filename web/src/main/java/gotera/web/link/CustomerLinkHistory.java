@@ -1,4 +1,4 @@
-package gotera.web.report;
+package gotera.web.link;
 
 import gotera.web.history.AuditTrail;
 import gotera.web.history.HistorySource;
@@ -8,15 +8,15 @@ import org.springframework.stereotype.Component;
 
 /** Tells what was written here in a job. */
 @Component
-class ReportLinkHistory implements HistorySource {
+class CustomerLinkHistory implements HistorySource {
   private final AuditTrail trail;
 
-  ReportLinkHistory(AuditTrail trail) {
+  CustomerLinkHistory(AuditTrail trail) {
     this.trail = trail;
   }
 
   @Override
   public List<HistoryEntry> of(UUID jobId) {
-    return trail.of(ReportLinkRecord.class, "jobId", jobId, "history.report-link");
+    return trail.of(CustomerLinkRecord.class, "jobId", jobId, "history.report-link");
   }
 }

@@ -1,4 +1,4 @@
-package gotera.web.report;
+package gotera.web.figures;
 
 import static org.assertj.core.api.Assertions.assertThat;
 

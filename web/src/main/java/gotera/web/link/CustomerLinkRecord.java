@@ -1,4 +1,4 @@
-package gotera.web.report;
+package gotera.web.link;
 
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
@@ -14,7 +14,7 @@ import org.jspecify.annotations.Nullable;
 @Entity
 @Audited
 @Table(name = "report_link")
-class ReportLinkRecord {
+class CustomerLinkRecord {
   @Id UUID id;
   UUID jobId;
   String purpose;
@@ -26,9 +26,9 @@ class ReportLinkRecord {
   @Version @Nullable Integer version;
 
   @SuppressWarnings("NullAway.Init")
-  protected ReportLinkRecord() {}
+  protected CustomerLinkRecord() {}
 
-  ReportLinkRecord(
+  CustomerLinkRecord(
       UUID id,
       UUID jobId,
       String purpose,

@@ -1,4 +1,4 @@
-package gotera.web.report;
+package gotera.web.figures;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;

@@ -1,0 +1,64 @@
+package gotera.decide;
+
+import gotera.circuit.CircuitEdit;
+import gotera.look.LookState;
+import gotera.suspects.Case;
+import gotera.suspects.Observation.GasChecked;
+import gotera.suspects.Observation.Held;
+import gotera.suspects.Observation.Looked;
+import gotera.word.Worded;
+import java.util.ArrayList;
+import java.util.List;
+
+/**
+ * What a job leaves open, however it ends (common practice, no source).
+ *
+ * @param untested conditions under which nobody has tested; none once it is proven tight
+ * @param loopedOff branches cut out of the circuit, by their words: mended for now at the most
+ */
+public record OpenPoints(List<Untested> untested, List<String> loopedOff) {
+  /** Keeps its own copies. */
+  public OpenPoints {
+    untested = List.copyOf(untested);
+    loopedOff = List.copyOf(loopedOff);
+  }
+
+  /** A condition under which a leak can show. */
+  public enum Untested implements Worded {
+    /** No hold under pressure counts. */
+    PRESSURE,
+    /** Nobody looked while it ran. */
+    RUNNING,
+    /** No gas check counts. */
+    GAS
+  }
+
+  /**
+   * What a job leaves open.
+   *
+   * @param of what is known of it
+   * @param burns whether the drive burns something
+   * @param edits what was changed on the circuit
+   */
+  public static OpenPoints of(Case of, boolean burns, List<CircuitEdit> edits) {
+    List<Untested> untested = new ArrayList<>();
+    if (!of.isProven()) {
+      if (of.counting(Held.class).isEmpty()) {
+        untested.add(Untested.PRESSURE);
+      }
+      if (of.counting(Looked.class).stream().noneMatch(l -> l.state() == LookState.RUNNING)) {
+        untested.add(Untested.RUNNING);
+      }
+      if (burns && of.counting(GasChecked.class).isEmpty()) {
+        untested.add(Untested.GAS);
+      }
+    }
+    return new OpenPoints(
+        untested,
+        edits.stream()
+            .filter(CircuitEdit.LoopOff.class::isInstance)
+            .map(CircuitEdit::subject)
+            .distinct()
+            .toList());
+  }
+}

@@ -1,0 +1,69 @@
+package gotera.web.decide;
+
+import gotera.circuit.Features.Drive;
+import gotera.decide.OpenPoints;
+import gotera.decide.OpenPoints.Untested;
+import gotera.web.circuit.EngineTypeService;
+import gotera.web.decide.QuoteService.Line;
+import gotera.web.evidence.SuspectsService;
+import gotera.web.words.Words;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+
+/** What a job leaves open: untested, cut out for now, or not decided. */
+@Service
+public class OpenPointsService {
+  private final SuspectsService suspects;
+  private final EngineTypeService types;
+  private final QuoteService quotes;
+  private final Words words;
+
+  OpenPointsService(
+      SuspectsService suspects, EngineTypeService types, QuoteService quotes, Words words) {
+    this.suspects = suspects;
+    this.types = types;
+    this.quotes = quotes;
+    this.words = words;
+  }
+
+  OpenPoints points(UUID jobId) {
+    return OpenPoints.of(
+        suspects.assess(jobId).of(),
+        types.features(jobId).drive() != Drive.ELECTRIC,
+        types.edits(jobId));
+  }
+
+  /** Conditions under which nobody has tested, in words. */
+  List<String> untested(UUID jobId) {
+    return points(jobId).untested().stream().map(this::say).toList();
+  }
+
+  private String say(Untested condition) {
+    return words.say("untested." + condition.word());
+  }
+
+  /** All of it in words. */
+  public List<String> of(UUID jobId) {
+    OpenPoints points = points(jobId);
+    List<String> open = new ArrayList<>();
+    points
+        .loopedOff()
+        .forEach(b -> open.add(words.say("open.looped-off", words.say("branch." + b))));
+    for (Line line : quotes.lines(jobId)) {
+      switch (line.decided().what()) {
+        case OPEN -> open.add(words.say("open.undecided", line.what()));
+        case PUT_OFF ->
+            open.add(
+                words.say(
+                    "open.put-off",
+                    line.what(),
+                    line.decided().until().map(Object::toString).orElse("")));
+        case ACCEPTED, REFUSED -> {}
+      }
+    }
+    points.untested().forEach(u -> open.add(words.say("open.untested", say(u))));
+    return open;
+  }
+}
