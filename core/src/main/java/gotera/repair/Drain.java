@@ -1,0 +1,108 @@
+package gotera.repair;
+
+import gotera.circuit.Branch;
+import gotera.circuit.Circuit;
+import gotera.circuit.Circuit.Joint;
+import gotera.circuit.Circuit.Line;
+import gotera.circuit.Circuit.Part;
+import gotera.circuit.Circuit.Point;
+import java.util.List;
+import java.util.Map;
+
+/**
+ * How much liquid comes where a circuit is opened: what lies above the opening, by the heights of
+ * the drawing. What lies below stays, and is the rest that a mix has to reckon with.
+ *
+ * @param comes what comes (mL)
+ * @param stays what stays (mL)
+ */
+public record Drain(double comes, double stays) {
+  /** Relative standard uncertainty of what comes (1) (our judgement, untested). */
+  public static final double U = 0.3;
+
+  /**
+   * What parts hold, as shares of each other (our judgement, untested); a hose by its length on the
+   * sheet. Parts without coolant hold nothing.
+   */
+  private static final Map<String, Double> SHARES =
+      Map.ofEntries(
+          Map.entry("radiator", 28.0),
+          Map.entry("block", 26.0),
+          Map.entry("head", 12.0),
+          Map.entry("second-head", 6.0),
+          Map.entry("tank", 9.0),
+          Map.entry("pump", 3.0),
+          Map.entry("thermostat-housing", 2.0),
+          Map.entry("outlet-neck", 2.0),
+          Map.entry("intake", 5.0),
+          Map.entry("heater-core", 6.0),
+          Map.entry("rear-heater-core", 8.0),
+          Map.entry("oil-cooler", 1.5),
+          Map.entry("exhaust-cooler", 2.0),
+          Map.entry("turbo", 0.5),
+          Map.entry("alternator", 2.0),
+          Map.entry("inverter", 6.0),
+          Map.entry("motor", 8.0),
+          Map.entry("charger", 5.0),
+          Map.entry("battery-plate", 20.0),
+          Map.entry("drive-pump", 3.0),
+          Map.entry("second-pump", 3.0),
+          Map.entry("second-tank", 9.0),
+          Map.entry("chiller", 4.0));
+
+  /** What a hundred units of hose hold (our judgement, untested). */
+  private static final double HOSE = 1.6;
+
+  /** Hoses that are thin or hold no coolant. */
+  private static final List<String> EMPTY_LINES = List.of("gearbox-lines", "overflow-hose");
+
+  /**
+   * What comes at an opening.
+   *
+   * @param circuit the circuit as it is now
+   * @param liquid what is in it (mL), 0 or more
+   * @param joint where it is opened; of two loops only its own is opened
+   */
+  public static Drain at(Circuit circuit, double liquid, Joint joint) {
+    Point opening = joint.at();
+    boolean battery = joint.branch() == Branch.BATTERY;
+    double all = 0;
+    double above = 0;
+    for (Part part : circuit.parts()) {
+      boolean in = part.inUse() && battery == (part.branch() == Branch.BATTERY);
+      double holds = in ? SHARES.getOrDefault(part.code(), 0.0) : 0;
+      all += holds;
+      above += holds * clamp((opening.y() - part.y()) / part.height());
+    }
+    for (Line line : circuit.lines()) {
+      boolean in = line.inUse() && battery == (line.branch() == Branch.BATTERY);
+      if (in && !EMPTY_LINES.contains(line.code())) {
+        for (int i = 1; i < line.points().size(); i++) {
+          Point a = line.points().get(i - 1);
+          Point b = line.points().get(i);
+          double holds = HOSE * a.distance(b) / 100;
+          all += holds;
+          above += holds * share(a, b, opening.y());
+        }
+      }
+    }
+    double comes = all > 0 ? Math.min(liquid, liquid * above / all) : 0;
+    return new Drain(comes, liquid - comes);
+  }
+
+  /** Share of a stretch that lies above a height. */
+  private static double share(Point a, Point b, double y) {
+    double top = Math.min(a.y(), b.y());
+    double height = Math.abs(a.y() - b.y());
+    return height > 0 ? clamp((y - top) / height) : y > top ? 1 : 0;
+  }
+
+  private static double clamp(double share) {
+    return Math.max(0, Math.min(1, share));
+  }
+
+  /** Standard uncertainty of what comes (mL). */
+  public double u() {
+    return U * comes;
+  }
+}

@@ -1,0 +1,120 @@
+package gotera.refill;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import gotera.circuit.Circuit;
+import gotera.circuit.CircuitBuilder;
+import gotera.circuit.CircuitEdit;
+import gotera.circuit.CircuitPresets;
+import gotera.circuit.Editing;
+import gotera.circuit.Features;
+import gotera.circuit.Features.Drive;
+import gotera.circuit.Features.Engine;
+import gotera.circuit.Features.Extra;
+import gotera.circuit.Features.Fill;
+import gotera.circuit.Features.Orientation;
+import gotera.refill.FillSteps.Does;
+import gotera.refill.FillSteps.FillStep;
+import gotera.refill.FillSteps.School;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Random;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
+
+/** The steps of a refill, for whatever circuit. */
+class FillStepsTests {
+  private static <E extends Enum<E>> E any(Random random, E[] of) {
+    return of[random.nextInt(of.length)];
+  }
+
+  private static Features features(Random random) {
+    Set<Extra> extras = EnumSet.noneOf(Extra.class);
+    for (Extra extra : Extra.values()) {
+      if (random.nextBoolean()) {
+        extras.add(extra);
+      }
+    }
+    return new Features(
+        any(random, Drive.values()),
+        any(random, Fill.values()),
+        any(random, Engine.values()),
+        any(random, Orientation.values()),
+        extras);
+  }
+
+  /** For every circuit that can be built the steps visit every high point, each once. */
+  @ParameterizedTest
+  @EnumSource(School.class)
+  void theStepsVisitEveryHighPoint(School school) {
+    Random random = new Random(11);
+    for (int run = 0; run < 1500; run++) {
+      Features features = features(random);
+      Circuit circuit = CircuitBuilder.of(features);
+      List<String> visited =
+          FillSteps.of(circuit, school).stream().flatMap(s -> s.frees().stream()).toList();
+      assertThat(visited)
+          .as(features.toString())
+          .containsExactlyInAnyOrderElementsOf(
+              HighPoint.of(circuit).stream().map(HighPoint::code).toList());
+    }
+  }
+
+  @Test
+  void whatStandsBehindTheThermostatIsFreedOnlyOnceItOpens() {
+    List<FillStep> steps = FillSteps.of(CircuitBuilder.of(CircuitPresets.USUAL), School.POUR);
+    List<Does> order = steps.stream().map(FillStep::does).toList();
+    assertThat(order)
+        .containsSubsequence(
+            Does.SHUT_DRAINS,
+            Does.HEATER_OPEN,
+            Does.BLEED_OPEN,
+            Does.POUR,
+            Does.BLEED_SHUT,
+            Does.START,
+            Does.HEATER_HOT,
+            Does.THERMOSTAT_OPENS,
+            Does.UNTIL_QUIET,
+            Does.COOL,
+            Does.TOP_UP);
+    assertThat(step(steps, Does.BLEED_SHUT).frees()).contains("thermostat-housing");
+    assertThat(step(steps, Does.HEATER_HOT).frees()).contains("heater-core");
+  }
+
+  @Test
+  void aBranchThatIsLoopedOffIsNotFilled() {
+    Circuit built =
+        CircuitBuilder.of(CircuitPresets.of("diesel-along-rear-heater").orElseThrow().features());
+    assertThat(step(FillSteps.of(built, School.FUNNEL), Does.REAR_HEATER_HOT).frees())
+        .contains("rear-heater-core");
+    Circuit now = Editing.all(built, List.of(new CircuitEdit.LoopOff("rear-heater")));
+    assertThat(FillSteps.of(now, School.FUNNEL).stream().map(FillStep::does))
+        .doesNotContain(Does.REAR_HEATER_HOT);
+  }
+
+  @Test
+  void aVacuumIsWatchedBeforeAnythingIsDrawnIn() {
+    List<Does> order =
+        FillSteps.of(CircuitBuilder.of(CircuitPresets.USUAL), School.VACUUM).stream()
+            .map(FillStep::does)
+            .toList();
+    assertThat(order)
+        .containsSubsequence(Does.EVACUATE, Does.WATCH_VACUUM, Does.DRAW_IN, Does.FUNNEL_ON);
+    assertThat(order).doesNotContain(Does.POUR, Does.BLEED_OPEN);
+  }
+
+  @Test
+  void anElectricDriveHasPumpsAndNoThermostat() {
+    Circuit circuit =
+        CircuitBuilder.of(CircuitPresets.of("electric-two-loops").orElseThrow().features());
+    assertThat(FillSteps.of(circuit, School.POUR).stream().map(FillStep::does))
+        .contains(Does.PUMPS_RUN)
+        .doesNotContain(Does.START, Does.THERMOSTAT_OPENS);
+  }
+
+  private static FillStep step(List<FillStep> steps, Does does) {
+    return steps.stream().filter(s -> s.does() == does).findFirst().orElseThrow();
+  }
+}
