@@ -158,6 +158,12 @@ public enum Range {
   WATCHED_DAYS(0.1, 4000, "d"),
   /** Hours hot meanwhile (h). */
   WATCHED_HOURS(0.1, 10_000, "h"),
+  /** Screws, bolts or clips that hold something. */
+  FASTENERS(0, 500, ""),
+  /** Diameter of a ring, its groove, its cord (mm). */
+  RING(0.2, 500, "mm"),
+  /** Size of a bottle or jug (mL). */
+  BOTTLE(100, 200_000, "mL"),
   /** A rate measured at one place (mL/min). */
   SITE_RATE(0, 100_000, "mL/min"),
   /** Lower bound of a gross leak. */

@@ -61,7 +61,11 @@ class AccessTests {
             "/jobs/{id}/re-test/print",
             "/jobs/{id}/repair",
             "/jobs/{id}/{step:pressure-test|re-test}/plan",
-            "/jobs/{id}/{step:refill}",
+            "/jobs/{id}/refill",
+            "/jobs/{id}/refill/label",
+            "/jobs/{id}/repair/ring",
+            "/jobs/{id}/repair/strip",
+            "/jobs/{id}/repair/work",
             "/jobs/{id}/decide",
             "/jobs/{id}/tag",
             "/prices",
@@ -151,6 +155,23 @@ class AccessTests {
             "/jobs/{id}/level-watch/{markId}/withdraw",
             "/jobs/{id}/looks/{lookId}/withdraw",
             "/jobs/{id}/repair/{noteId}/withdraw",
+            "/jobs/{id}/repair/checks",
+            "/jobs/{id}/repair/new-part",
+            "/jobs/{id}/repair/lessons",
+            "/jobs/{id}/repair/lessons/{lessonId}/withdraw",
+            "/jobs/{id}/repair/strip",
+            "/jobs/{id}/repair/strip/{lineId}/back",
+            "/jobs/{id}/repair/strip/{lineId}/off-again",
+            "/jobs/{id}/repair/strip/{lineId}/withdraw",
+            "/jobs/{id}/repair/work",
+            "/jobs/{id}/repair/work/{entryId}/withdraw",
+            "/jobs/{id}/refill/coolant",
+            "/jobs/{id}/refill/mix",
+            "/jobs/{id}/refill/pour",
+            "/jobs/{id}/refill/school",
+            "/jobs/{id}/refill/steps",
+            "/jobs/{id}/refill/purge",
+            "/jobs/{id}/refill/procedure",
             "/jobs/{id}/level-watch",
             "/jobs/{id}/visual-check",
             "/jobs/{id}/make-safe",
@@ -330,7 +351,7 @@ class AccessTests {
         .replace("/jobs/{id}", begun.job())
         .replace("{testId}", begun.test())
         .replaceAll(
-            "\\{(link|line|edit|entry|wait|finding|mark|look|note)Id}",
+            "\\{(link|line|edit|entry|wait|finding|mark|look|note|lesson)Id}",
             UUID.randomUUID().toString())
         .replace("{id}", UUID.randomUUID().toString())
         .replaceAll("\\{(block|event)}", UUID.randomUUID().toString())

@@ -50,7 +50,8 @@ public class FunnelService {
     return results;
   }
 
-  List<Finding> now(UUID jobId) {
+  /** The steps of the watch that goes on, or ended last. */
+  public List<Finding> now(UUID jobId) {
     return guides.now(jobId, CHECK);
   }
 
@@ -68,7 +69,8 @@ public class FunnelService {
                 jobId, CHECK, new Taken(word.word(), "", measures, Optional.empty(), ago), by));
   }
 
-  static List<FunnelStep> steps(List<Finding> run) {
+  /** What happened, for the computation. */
+  public static List<FunnelStep> steps(List<Finding> run) {
     List<FunnelStep> steps = new ArrayList<>();
     for (Finding f : run) {
       Worded.of(FunnelWord.class, f.saw()).flatMap(w -> step(w, f)).ifPresent(steps::add);

@@ -7,7 +7,7 @@ import org.springframework.stereotype.Component;
 
 /** Prices in words; without a currency they are hours of labour. */
 @Component
-class Money {
+public class Money {
   private static final double WHOLE_FROM = 20;
 
   private final Words words;
@@ -16,7 +16,8 @@ class Money {
     this.words = words;
   }
 
-  String say(double amount, String currency) {
+  /** An amount, or hours where there is no currency. */
+  public String say(double amount, String currency) {
     if (currency.isEmpty()) {
       return words.say("money.hours", Figures.fixed(amount, 1));
     }

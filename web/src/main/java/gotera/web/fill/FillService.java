@@ -50,6 +50,11 @@ public class FillService implements StepReporter {
         jobId, New.of(CHECK, "", kind.word(), Measures.mixture(millilitres, strength)), by);
   }
 
+  /** Books what was poured in at the refill. */
+  public void poured(UUID jobId, double millilitres, double strength, String by) {
+    write(jobId, FillEntryKind.IN, millilitres, strength, by);
+  }
+
   void measured(UUID jobId, double celsius, double strength, String by) {
     findings.write(
         jobId, New.of(MEASURED, "", "refractometer", Measures.freezing(celsius, strength)), by);

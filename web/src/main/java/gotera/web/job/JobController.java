@@ -1,7 +1,6 @@
 package gotera.web.job;
 
 import gotera.web.figures.Conflict;
-import gotera.web.figures.Entry;
 import gotera.web.figures.FieldProblems;
 import gotera.web.figures.Figures;
 import gotera.web.frame.NotFound;
@@ -26,10 +25,8 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
-/** Front page, new job, intake, and the steps that are coming. */
+/** Front page, new job, intake. */
 @Controller
 class JobController {
   private static final Logger LOG = LoggerFactory.getLogger(JobController.class);
@@ -114,56 +111,6 @@ class JobController {
           Optional.empty(),
           Optional.empty());
     }
-  }
-
-  /** A job that is closed or put aside. */
-  record Closed(String id, String vehicle, String complaint, String ending, String when) {}
-
-  @GetMapping("/jobs/closed")
-  String closed(Model model) {
-    model.addAttribute(
-        "closed",
-        jobs.notOpen().stream()
-            .map(
-                j ->
-                    new Closed(
-                        j.id().toString(),
-                        j.vehicle().orElse(words.say("job.unnamed")),
-                        j.complaint(),
-                        j.discarded()
-                            ? words.say("job.discarded")
-                            : words.say("ending." + j.ending()),
-                        j.closedAt().map(Figures::moment).orElse("")))
-            .toList());
-    return "job/closed";
-  }
-
-  @PostMapping("/jobs/{id}/close")
-  String close(
-      @PathVariable UUID id,
-      @RequestParam(defaultValue = "") String ending,
-      @RequestParam(defaultValue = "") String endingNote,
-      RedirectAttributes once) {
-    jobs.require(id);
-    Optional<Ending> how = Ending.of(ending);
-    if (how.isEmpty()) {
-      once.addFlashAttribute("endingProblem", words.say("problem.ending"));
-      once.addFlashAttribute("endingNote", Entry.text(endingNote, 2000));
-      return "redirect:/jobs/" + id + "/hand-over";
-    }
-    jobs.close(id, how.get(), Entry.text(endingNote, 2000));
-    return "redirect:/";
-  }
-
-  @PostMapping("/jobs/{id}/reopen")
-  String reopen(@PathVariable UUID id) {
-    jobs.reopen(id);
-    return "redirect:/jobs/" + id;
-  }
-
-  @PostMapping("/jobs/{id}/discard")
-  String discard(@PathVariable UUID id, Principal principal) {
-    return jobs.discard(id, principal.getName()) ? "redirect:/" : "redirect:/jobs/" + id;
   }
 
   @GetMapping("/jobs/new")
@@ -283,14 +230,5 @@ class JobController {
     model.addAttribute("grounds", IntakeForm.GROUNDS);
     model.addAttribute("trips", IntakeForm.TRIPS);
     model.addAttribute("spots", IntakeForm.SPOTS);
-  }
-
-  @GetMapping("/jobs/{id}/{step:refill}")
-  String coming(@PathVariable UUID id, @PathVariable String step, Figures figures, Model model) {
-    jobs.require(id);
-    Step shown = require(step);
-    model.addAttribute("place", new JobPlace(id, shown, figures));
-    model.addAttribute("step", shown);
-    return "job/coming";
   }
 }

@@ -16,7 +16,7 @@ record OrderOfWork(Map<Step, State> states) {
   }
 
   State of(Step step) {
-    return states.getOrDefault(step, State.COMING);
+    return states.getOrDefault(step, State.UNTOUCHED);
   }
 
   /**
@@ -26,7 +26,7 @@ record OrderOfWork(Map<Step, State> states) {
   Step waitsFor() {
     for (State urgent : new State[] {State.RUNNING, State.AGAIN}) {
       for (Step step : Step.values()) {
-        if (step.built() && of(step) == urgent) {
+        if (of(step) == urgent) {
           return step;
         }
       }
@@ -52,7 +52,7 @@ record OrderOfWork(Map<Step, State> states) {
   }
 
   private boolean isOpen(Step step) {
-    return step.built() && of(step) == State.UNTOUCHED;
+    return of(step) == State.UNTOUCHED;
   }
 
   /** The last step that something was done at. */
@@ -61,7 +61,7 @@ record OrderOfWork(Map<Step, State> states) {
     for (Step step : Step.values()) {
       State state = of(step);
       boolean touched = state != State.UNTOUCHED && state != State.SKIPPED;
-      if (step.built() && touched && state != State.NOT_NEEDED) {
+      if (touched && state != State.NOT_NEEDED) {
         farthest = step;
       }
     }

@@ -8,6 +8,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.UUID;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -133,11 +134,7 @@ class Rail {
   }
 
   private StepStatus status(UUID jobId, Step step) {
-    StepReporter reporter = reporters.get(step);
-    if (reporter == null) {
-      return new StepStatus(State.COMING, words.say("state.coming"));
-    }
-    StepStatus told = told(reporter, jobId);
+    StepStatus told = told(Objects.requireNonNull(reporters.get(step)), jobId);
     // whatever was done at it says more than that it was skipped once
     return told.state() == State.UNTOUCHED && skipped.of(jobId).contains(step)
         ? new StepStatus(State.SKIPPED, told.note())

@@ -29,7 +29,6 @@ public interface StepReporter {
     DONE,
     AGAIN,
     NOT_NEEDED,
-    SKIPPED,
-    COMING
+    SKIPPED
   }
 }

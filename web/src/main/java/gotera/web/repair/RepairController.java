@@ -22,14 +22,18 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.ModelAndView;
 
-/** The repair, as notes. */
+/** The repair: what to know before it starts, and what was done, round by round. */
 @Controller
 class RepairController {
   private final RepairService repairs;
   private final CircuitService circuits;
   private final CircuitWords names;
+  private final RepairPages pages;
+  private final LessonService lessons;
+  private final StripService strips;
   private final JobService jobs;
   private final Words words;
 
@@ -37,8 +41,14 @@ class RepairController {
       RepairService repairs,
       CircuitService circuits,
       CircuitWords names,
+      RepairPages pages,
+      LessonService lessons,
+      StripService strips,
       JobService jobs,
       Words words) {
+    this.pages = pages;
+    this.lessons = lessons;
+    this.strips = strips;
     this.repairs = repairs;
     this.circuits = circuits;
     this.names = names;
@@ -57,11 +67,12 @@ class RepairController {
   /** A place to choose. */
   record Place(String code, String name, boolean wet) {}
 
-  /** A note to show. */
-  record Shown(String id, String place, String note, String when) {}
-
   @GetMapping("/jobs/{id}/repair")
-  String page(@PathVariable UUID id, Figures figures, Model model) {
+  String page(
+      @PathVariable UUID id,
+      @RequestParam(defaultValue = "") String joint,
+      Figures figures,
+      Model model) {
     jobs.require(id);
     String wet =
         circuits.sites(id).stream()
@@ -69,7 +80,8 @@ class RepairController {
             .map(LeakSite::joint)
             .findFirst()
             .orElse("");
-    return page(id, new RepairForm(wet, ""), Map.of(), figures, model);
+    String about = Entry.text(joint, 80);
+    return page(id, new RepairForm(about.isEmpty() ? wet : about, ""), Map.of(), figures, model);
   }
 
   @PostMapping("/jobs/{id}/repair")
@@ -113,17 +125,12 @@ class RepairController {
             .map(Joint::code)
             .map(c -> new Place(c, names.joint(id, c), wet.contains(c)))
             .toList());
-    model.addAttribute(
-        "notes",
-        repairs.notes(id).stream()
-            .map(
-                n ->
-                    new Shown(
-                        n.id().toString(),
-                        n.joint().isEmpty() ? "" : names.joint(id, n.joint()),
-                        n.note(),
-                        Figures.moment(n.writtenAt()) + ", " + n.writtenBy()))
-            .toList());
+    model.addAttribute("before", pages.before(id, form.joint(), figures));
+    model.addAttribute("notes", pages.notes(id, figures));
+    model.addAttribute("opened", pages.opened(id));
+    model.addAttribute("lessons", lessons.of(id));
+    model.addAttribute("learns", lessons.known(id));
+    model.addAttribute("inTheWay", strips.of(id));
     return "repair/repair";
   }
 }

@@ -1,5 +1,6 @@
 package gotera.web.repair;
 
+import gotera.repair.StripList;
 import gotera.web.job.Step;
 import gotera.web.job.StepReporter;
 import gotera.web.words.Words;
@@ -10,9 +11,11 @@ import org.springframework.stereotype.Component;
 @Component
 class RepairReporter implements StepReporter {
   private final RepairService repairs;
+  private final StripService strips;
   private final Words words;
 
-  RepairReporter(RepairService repairs, Words words) {
+  RepairReporter(RepairService repairs, StripService strips, Words words) {
+    this.strips = strips;
     this.repairs = repairs;
     this.words = words;
   }
@@ -25,8 +28,14 @@ class RepairReporter implements StepReporter {
   @Override
   public StepStatus status(UUID jobId) {
     int notes = repairs.notes(jobId).size();
-    return notes == 0
+    StripList off = strips.list(jobId);
+    if (!off.complete()) {
+      return new StepStatus(State.PARTLY, words.say("strip.rail", off.open().size()));
+    }
+    return notes == 0 && off.lines().isEmpty()
         ? StepStatus.UNTOUCHED
-        : new StepStatus(State.DONE, words.say("repair.rail", notes));
+        : notes == 0
+            ? new StepStatus(State.PARTLY, words.say("strip.rail-back"))
+            : new StepStatus(State.DONE, words.say("repair.rail", notes));
   }
 }

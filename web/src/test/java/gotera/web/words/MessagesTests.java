@@ -92,9 +92,6 @@ class MessagesTests {
     Stream.of(StepReporter.State.values()).forEach(s -> has("state." + word(s)));
     for (Step step : Step.values()) {
       has("step." + step.word());
-      if (!step.built()) {
-        has("coming." + step.word());
-      }
     }
     Set<Extra> extras = EnumSet.allOf(Extra.class);
     extras.remove(Extra.NO_HEATER);

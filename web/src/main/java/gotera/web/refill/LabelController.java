@@ -1,0 +1,63 @@
+package gotera.web.refill;
+
+import gotera.coolant.Chemistry;
+import gotera.coolant.CoolantMixture;
+import gotera.coolant.FreezingPoint;
+import gotera.coolant.FreezingPoint.Glycol;
+import gotera.web.figures.Figures;
+import gotera.web.fill.FillService;
+import gotera.web.frame.AddressProperties;
+import gotera.web.frame.QrCode;
+import gotera.web.job.JobService;
+import gotera.web.words.Words;
+import jakarta.servlet.http.HttpServletRequest;
+import java.time.Clock;
+import java.util.Locale;
+import java.util.UUID;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+
+/** The label for the filler: strength, frost, chemistry, date, and the way back to the job. */
+@Controller
+class LabelController {
+  private final RefillService refills;
+  private final FillService fills;
+  private final JobService jobs;
+  private final AddressProperties address;
+  private final Words words;
+  private final Clock clock;
+
+  LabelController(
+      RefillService refills,
+      FillService fills,
+      JobService jobs,
+      AddressProperties address,
+      Words words,
+      Clock clock) {
+    this.refills = refills;
+    this.fills = fills;
+    this.jobs = jobs;
+    this.address = address;
+    this.words = words;
+    this.clock = clock;
+  }
+
+  @GetMapping("/jobs/{id}/refill/label")
+  String label(@PathVariable UUID id, Figures figures, HttpServletRequest request, Model model) {
+    CoolantMixture now = fills.mixture(id);
+    Glycol glycol = Glycol.valueOf(refills.glycol(id).toUpperCase(Locale.ROOT));
+    double strength = Math.min(now.strength(), glycol.highest());
+    Chemistry chemistry = refills.poured(id).orElse(refills.in(id).orElse(Chemistry.UNKNOWN));
+    model.addAttribute("job", jobs.require(id));
+    model.addAttribute("strength", Figures.fixed(100 * now.strength(), 0));
+    model.addAttribute("glycol", words.say("glycol." + refills.glycol(id)));
+    model.addAttribute("frost", figures.temperature(FreezingPoint.of(glycol, strength), 0));
+    model.addAttribute("chemistry", words.say("chemistry." + chemistry.word()));
+    model.addAttribute("date", Figures.moment(clock.instant()));
+    model.addAttribute(
+        "qr", QrCode.of(address.of(request) + "/jobs/" + id).svg(words.say("refill.qr")));
+    return "refill/label";
+  }
+}

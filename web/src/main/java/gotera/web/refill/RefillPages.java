@@ -1,0 +1,282 @@
+package gotera.web.refill;
+
+import gotera.coolant.Chemistry;
+import gotera.coolant.CoolantMixture;
+import gotera.coolant.FreezingPoint;
+import gotera.coolant.FreezingPoint.Glycol;
+import gotera.coolant.Growth;
+import gotera.quantity.AbsolutePressure;
+import gotera.quantity.Temperature;
+import gotera.range.Range;
+import gotera.refill.Bottles;
+import gotera.refill.FillAccount;
+import gotera.refill.FillSteps.FillStep;
+import gotera.refill.Mix;
+import gotera.refill.Purge;
+import gotera.refill.VacuumFill;
+import gotera.web.circuit.CircuitService;
+import gotera.web.circuit.CircuitWords;
+import gotera.web.figures.FieldProblems;
+import gotera.web.figures.Figures;
+import gotera.web.fill.FillService;
+import gotera.web.finding.Finding;
+import gotera.web.settings.WorkshopProperties;
+import gotera.web.words.Words;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+import org.springframework.ui.Model;
+
+/** Puts together what the page of the refill shows. */
+@Component
+class RefillPages {
+  private static final double HUNDRED = 100;
+  private static final double LITRE = 1000;
+
+  /** Temperature of a system that is evacuated (°C) (our judgement, untested). */
+  private static final double ROOM = 20;
+
+  private final RefillService refills;
+  private final FillService fills;
+  private final CircuitService circuits;
+  private final CircuitWords names;
+  private final WorkshopProperties workshop;
+  private final Words words;
+
+  RefillPages(
+      RefillService refills,
+      FillService fills,
+      CircuitService circuits,
+      CircuitWords names,
+      WorkshopProperties workshop,
+      Words words) {
+    this.workshop = workshop;
+    this.refills = refills;
+    this.fills = fills;
+    this.circuits = circuits;
+    this.names = names;
+    this.words = words;
+  }
+
+  /**
+   * What is poured next.
+   *
+   * @param millilitres how much (mL)
+   * @param strength of it (1)
+   */
+  record Jug(double millilitres, double strength) {}
+
+  /** A step as the page lists it; {@code done} is the finding that says so, or empty. */
+  record StepShown(String does, String at, String name, String frees, String done, boolean next) {}
+
+  /** What is still to pour so that the full system has the strength that is wanted. */
+  private Optional<Mix.Fill> missing(UUID id) {
+    OptionalDouble wanted = refills.wanted(id);
+    return fills
+        .account(id)
+        .filter(a -> wanted.isPresent() && a.full() - a.now().volume() >= 1)
+        .flatMap(
+            a ->
+                Mix.fullDrain(
+                    a.full(), a.now().volume(), a.now().strength(), wanted.getAsDouble()));
+  }
+
+  /** The next jug: as much as it holds, at the strength that is missing. */
+  Optional<Jug> next(UUID id) {
+    OptionalDouble jug = refills.jug(id);
+    return missing(id)
+        .filter(f -> jug.isPresent())
+        .map(
+            f -> {
+              double all = f.concentrate() + f.water();
+              return new Jug(Math.min(jug.getAsDouble(), all), f.concentrate() / all);
+            });
+  }
+
+  void show(UUID id, RefillForm form, Figures figures, Model model) {
+    chemistry(id, model);
+    mix(id, figures, model);
+    steps(id, model);
+    purge(id, model);
+  }
+
+  private void chemistry(UUID id, Model model) {
+    Optional<Chemistry> in = refills.in(id);
+    Optional<Chemistry> poured = refills.poured(id);
+    model.addAttribute("isIn", in.map(Chemistry::word).orElse(""));
+    model.addAttribute("goesIn", poured.map(Chemistry::word).orElse(""));
+    model.addAttribute("knownFrom", refills.source(id));
+    if (in.isPresent() && poured.isPresent()) {
+      String advice = in.get().with(poured.get()).word();
+      model.addAttribute("advice", words.say("chemistry.advice." + advice));
+      model.addAttribute("adviceFine", in.get().with(poured.get()) == Chemistry.Advice.SAME);
+    }
+  }
+
+  private void mix(UUID id, Figures figures, Model model) {
+    OptionalDouble wanted = refills.wanted(id);
+    Optional<FillAccount> account = fills.account(id);
+    Glycol glycol = glycol(id);
+    model.addAttribute("known", account.isPresent());
+    model.addAttribute(
+        "wantedNow",
+        wanted.isPresent() ? Figures.plain(Math.rint(HUNDRED * wanted.getAsDouble())) : "");
+    model.addAttribute(
+        "jugNow", refills.jug(id).isPresent() ? figures.volume(refills.jug(id).getAsDouble()) : "");
+    model.addAttribute("glycolNow", refills.glycol(id));
+    if (wanted.isEmpty() || account.isEmpty()) {
+      return;
+    }
+    FillAccount.Moment now = account.get().now();
+    model.addAttribute(
+        "frost", figures.temperature(FreezingPoint.of(glycol, wanted.getAsDouble()), 0));
+    model.addAttribute("isInNow", figures.volume(now.volume()));
+    model.addAttribute("strengthNow", Figures.fixed(HUNDRED * now.strength(), 0) + " %");
+    double gap = account.get().full() - now.volume();
+    Optional<Mix.Fill> missing = missing(id);
+    if (gap < 1) {
+      model.addAttribute("pourSays", words.say("refill.full"));
+    } else if (missing.isEmpty()) {
+      double highest = (now.glycol() + gap) / account.get().full();
+      model.addAttribute(
+          "pourSays",
+          words.say(
+              highest < wanted.getAsDouble() ? "refill.cannot" : "refill.strong",
+              Figures.fixed(HUNDRED * highest, 0)));
+    } else {
+      model.addAttribute("concentrate", figures.volume(missing.get().concentrate()));
+      model.addAttribute("water", figures.volume(missing.get().water()));
+      next(id)
+          .ifPresent(
+              j ->
+                  model.addAttribute(
+                      "jugSays",
+                      words.say(
+                          "refill.jug",
+                          figures.volume(j.millilitres()),
+                          figures.volume(j.millilitres() * j.strength()),
+                          figures.volume(j.millilitres() * (1 - j.strength())))));
+    }
+    Growth growth = Growth.between(new CoolantMixture(wanted.getAsDouble()), 20, 90);
+    model.addAttribute(
+        "room", words.say("refill.room", figures.volume(account.get().full() * growth.share())));
+  }
+
+  private Glycol glycol(UUID id) {
+    return Glycol.valueOf(refills.glycol(id).toUpperCase(Locale.ROOT));
+  }
+
+  private void steps(UUID id, Model model) {
+    List<StepShown> shown = new ArrayList<>();
+    boolean nextFound = false;
+    for (FillStep s : refills.steps(id)) {
+      String done = refills.done(id, s).map(Finding::id).map(UUID::toString).orElse("");
+      boolean next = done.isEmpty() && !nextFound;
+      nextFound |= next;
+      String frees =
+          s.frees().stream()
+              .map(c -> names.part(circuits.circuit(id), c))
+              .collect(Collectors.joining(", "));
+      String at = s.at().contains(".") ? names.joint(id, s.at()) : "";
+      shown.add(
+          new StepShown(
+              s.does().word(),
+              s.at(),
+              words.say("fill-step." + s.does().word(), at),
+              frees.isEmpty() ? "" : words.say("refill.frees", frees),
+              done,
+              next));
+    }
+    model.addAttribute("school", refills.school(id).word());
+    model.addAttribute("steps", shown);
+  }
+
+  private void purge(UUID id, Model model) {
+    Optional<Purge> purge = refills.purge(id);
+    model.addAttribute("watched", purge.isPresent());
+    purge.ifPresent(
+        p -> {
+          model.addAttribute("purgeEnded", p.ended());
+          model.addAttribute("quiet", Figures.fixed(p.quiet(), 0));
+          model.addAttribute(
+              "purgeMissing",
+              p.missing().stream().map(m -> words.say("purge.missing." + m.word())).toList());
+        });
+    model.addAttribute(
+        "purgeSaid",
+        refills.said(id).stream()
+            .map(f -> new RefillSaid(f.id().toString(), words.say("purge.saw." + f.saw())))
+            .toList());
+  }
+
+  /** Something said, as the page lists it. */
+  record RefillSaid(String id, String text) {}
+
+  /** What whole bottles give, and what a litre costs. */
+  void buying(UUID id, RefillForm form, FieldProblems problems, Figures figures, Model model) {
+    if (form.bottle().isEmpty() && form.price().isEmpty() && form.premix().isEmpty()) {
+      return;
+    }
+    OptionalDouble bottle =
+        problems.millilitresIfTyped(
+            "bottle", form.bottle(), figures.units().volume().millilitres(), Range.BOTTLE);
+    OptionalDouble price = problems.numberIfTyped("price", form.price(), Range.PRICE);
+    OptionalDouble premix = problems.numberIfTyped("premix", form.premix(), Range.PRICE);
+    OptionalDouble wanted = refills.wanted(id);
+    Optional<Mix.Fill> missing = missing(id);
+    List<String> said = new ArrayList<>();
+    if (bottle.isPresent() && missing.isPresent()) {
+      Mix.Fill f = missing.get();
+      Bottles b = Bottles.of(f.concentrate(), bottle.getAsDouble(), f.concentrate() + f.water());
+      said.add(
+          words.say(
+              "refill.bottles",
+              b.bottles(),
+              figures.volume(bottle.getAsDouble()),
+              figures.volume(b.over()),
+              Figures.fixed(HUNDRED * b.strength(), 0)));
+    }
+    if (price.isPresent() && premix.isPresent() && wanted.isPresent()) {
+      double mixed = Bottles.mixed(price.getAsDouble(), wanted.getAsDouble());
+      said.add(
+          words.say(
+              mixed < premix.getAsDouble() ? "refill.mix-cheaper" : "refill.premix-cheaper",
+              Figures.fixed(mixed, 2),
+              Figures.fixed(premix.getAsDouble(), 2)));
+    }
+    model.addAttribute("buying", said);
+  }
+
+  /** What air a vacuum leaves here. */
+  void vacuum(UUID id, RefillForm form, FieldProblems problems, Figures figures, Model model) {
+    if (form.vacuum().isEmpty()) {
+      return;
+    }
+    OptionalDouble below =
+        problems.kilopascals("vacuum", form.vacuum(), figures.units().pressure(), Range.VACUUM);
+    Optional<FillAccount> account = fills.account(id);
+    if (below.isEmpty() || account.isEmpty()) {
+      return;
+    }
+    double atmosphere = AbsolutePressure.atAltitude(workshop.altitude()).kilopascals();
+    double left = atmosphere - below.getAsDouble();
+    if (left < 0) {
+      problems.add("vacuum", "refill.no-such-vacuum", figures.pressure(atmosphere));
+      return;
+    }
+    double vapour = fills.mixture(id).vapourPressure(Temperature.ofCelsius(ROOM)).kilopascals();
+    double air = VacuumFill.air(account.get().full(), left, vapour, atmosphere);
+    model.addAttribute(
+        "vacuumSays",
+        words.say(
+            "refill.vacuum",
+            figures.pressure(left),
+            figures.volume(air),
+            Figures.plain(account.get().full() / LITRE)));
+  }
+}

@@ -1,0 +1,198 @@
+package gotera.web.refill;
+
+import gotera.bubble.FunnelStep;
+import gotera.coolant.Chemistry;
+import gotera.refill.FillSteps;
+import gotera.refill.FillSteps.FillStep;
+import gotera.refill.FillSteps.School;
+import gotera.refill.Purge;
+import gotera.web.bubble.FunnelService;
+import gotera.web.circuit.CircuitService;
+import gotera.web.finding.Finding;
+import gotera.web.finding.FindingService;
+import gotera.web.finding.FindingService.New;
+import gotera.web.finding.Measures;
+import gotera.web.guide.GuideService;
+import gotera.web.repair.RepairNote;
+import gotera.web.repair.RepairService;
+import gotera.word.Worded;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.Set;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+
+/** What was decided and done at the refill of a job. */
+@Service
+public class RefillService {
+  private static final String CHEMISTRY = "chemistry";
+  private static final String MIX = "mix";
+  private static final String SCHOOL = "fill-school";
+  private static final String STEP = "fill-step";
+  private static final String PURGE = "purge";
+  private static final String IN = "in";
+  private static final String POURED = "poured";
+
+  /** Where what is known of the coolant comes from. */
+  static final List<String> SOURCES = List.of("label", "log", "history", "call");
+
+  /** What can be said while it is purged, with its opposite. */
+  static final List<String> TOLD =
+      List.of("cabin-hot", "cabin-cold", "needle-steady", "needle-moves");
+
+  private final FindingService findings;
+  private final CircuitService circuits;
+  private final FunnelService funnels;
+  private final GuideService guides;
+  private final RepairService repairs;
+
+  RefillService(
+      FindingService findings,
+      CircuitService circuits,
+      FunnelService funnels,
+      GuideService guides,
+      RepairService repairs) {
+    this.findings = findings;
+    this.circuits = circuits;
+    this.funnels = funnels;
+    this.guides = guides;
+    this.repairs = repairs;
+  }
+
+  private Optional<Finding> newest(UUID jobId, String check, String subject) {
+    return findings.of(jobId, check).stream()
+        .filter(f -> subject.isEmpty() || f.subject().equals(subject))
+        .reduce((a, b) -> b);
+  }
+
+  /** What is in the system, as far as somebody said. */
+  Optional<Chemistry> in(UUID jobId) {
+    return newest(jobId, CHEMISTRY, IN).flatMap(f -> Worded.of(Chemistry.class, f.saw()));
+  }
+
+  /** From where that is known. */
+  String source(UUID jobId) {
+    return newest(jobId, CHEMISTRY, IN).map(Finding::note).orElse("");
+  }
+
+  /** What goes in. */
+  Optional<Chemistry> poured(UUID jobId) {
+    return newest(jobId, CHEMISTRY, POURED).flatMap(f -> Worded.of(Chemistry.class, f.saw()));
+  }
+
+  void chemistry(UUID jobId, Chemistry in, String source, Chemistry poured, String by) {
+    write(jobId, CHEMISTRY, IN, in.word(), source, Measures.NONE, by);
+    write(jobId, CHEMISTRY, POURED, poured.word(), "", Measures.NONE, by);
+  }
+
+  /** The strength that is wanted (1). */
+  OptionalDouble wanted(UUID jobId) {
+    return newest(jobId, MIX, "").map(f -> f.measures().strength()).orElse(OptionalDouble.empty());
+  }
+
+  /** The size of a jug (mL). */
+  OptionalDouble jug(UUID jobId) {
+    return newest(jobId, MIX, "")
+        .map(f -> f.measures().millilitres())
+        .orElse(OptionalDouble.empty());
+  }
+
+  /** Which glycol it is. */
+  String glycol(UUID jobId) {
+    return newest(jobId, MIX, "").map(Finding::subject).orElse("ethylene");
+  }
+
+  void mix(UUID jobId, double wanted, double jug, String glycol, String by) {
+    write(jobId, MIX, glycol, "wanted", "", Measures.mixture(jug, wanted), by);
+  }
+
+  /** How it is filled. */
+  School school(UUID jobId) {
+    return newest(jobId, SCHOOL, "")
+        .flatMap(f -> Worded.of(School.class, f.saw()))
+        .orElse(School.FUNNEL);
+  }
+
+  void school(UUID jobId, School school, String by) {
+    write(jobId, SCHOOL, "", school.word(), "", Measures.NONE, by);
+  }
+
+  /** Whether anything was said or done at it. */
+  boolean begun(UUID jobId) {
+    return List.of(CHEMISTRY, MIX, SCHOOL, STEP, PURGE).stream()
+        .anyMatch(c -> !findings.of(jobId, c).isEmpty());
+  }
+
+  /** The steps of this circuit. */
+  List<FillStep> steps(UUID jobId) {
+    return FillSteps.of(circuits.circuit(jobId), school(jobId));
+  }
+
+  /** The finding that says that a step was done. */
+  Optional<Finding> done(UUID jobId, FillStep step) {
+    return findings.of(jobId, STEP).stream()
+        .filter(f -> f.saw().equals(step.does().word()) && f.subject().equals(step.at()))
+        .reduce((a, b) -> b);
+  }
+
+  void doStep(UUID jobId, FillStep step, String by) {
+    if (done(jobId, step).isEmpty()) {
+      write(jobId, STEP, step.at(), step.does().word(), "", Measures.NONE, by);
+    }
+  }
+
+  /** Whether something was said last, of it and its opposite. */
+  boolean told(UUID jobId, String what, String opposite) {
+    return findings.of(jobId, PURGE).stream()
+        .filter(f -> f.saw().equals(what) || f.saw().equals(opposite))
+        .reduce((a, b) -> b)
+        .filter(f -> f.saw().equals(what))
+        .isPresent();
+  }
+
+  void tell(UUID jobId, String what, String by) {
+    write(jobId, PURGE, "", what, "", Measures.NONE, by);
+  }
+
+  /** What was said while it was purged. */
+  List<Finding> said(UUID jobId) {
+    return findings.of(jobId, PURGE);
+  }
+
+  /** How far the purge is, by the watch of the funnel since the last repair; none without one. */
+  Optional<Purge> purge(UUID jobId) {
+    Instant since =
+        repairs.notes(jobId).stream()
+            .map(RepairNote::writtenAt)
+            .reduce((a, b) -> b)
+            .orElse(Instant.MIN);
+    List<Finding> run = funnels.now(jobId).stream().filter(f -> f.at().isAfter(since)).toList();
+    List<FunnelStep> steps = FunnelService.steps(run);
+    boolean heated = circuits.circuit(jobId).part("heater-core").isPresent();
+    return guides
+        .neck(jobId, run)
+        .map(
+            neck ->
+                Purge.of(
+                    steps,
+                    neck,
+                    new Purge.Told(
+                        heated,
+                        told(jobId, "cabin-hot", "cabin-cold"),
+                        told(jobId, "needle-steady", "needle-moves"))));
+  }
+
+  private void write(
+      UUID jobId,
+      String check,
+      String subject,
+      String saw,
+      String note,
+      Measures measures,
+      String by) {
+    findings.write(
+        jobId, new New(check, subject, saw, measures, Set.of(), note, Optional.empty()), by);
+  }
+}

@@ -1,0 +1,194 @@
+package gotera.web.repair;
+
+import gotera.circuit.Circuit;
+import gotera.circuit.Circuit.Joint;
+import gotera.refill.FillAccount;
+import gotera.repair.CraftCheck;
+import gotera.repair.Cure;
+import gotera.repair.Drain;
+import gotera.repair.Seal;
+import gotera.web.circuit.CircuitService;
+import gotera.web.circuit.CircuitWords;
+import gotera.web.figures.Figures;
+import gotera.web.fill.FillService;
+import gotera.web.finding.Finding;
+import gotera.web.pressure.Phase;
+import gotera.web.pressure.PressureService;
+import gotera.web.pressure.PressureTestView;
+import gotera.web.pressure.VerdictWords;
+import gotera.web.words.Words;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.LinkedHashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import org.springframework.stereotype.Component;
+
+/** Puts together what the page of the repair shows. */
+@Component
+class RepairPages {
+  private final CircuitService circuits;
+  private final CircuitWords names;
+  private final FillService fills;
+  private final CraftService craft;
+  private final StripService strips;
+  private final RepairService repairs;
+  private final PressureService tests;
+  private final VerdictWords verdicts;
+  private final Words words;
+
+  RepairPages(
+      CircuitService circuits,
+      CircuitWords names,
+      FillService fills,
+      CraftService craft,
+      StripService strips,
+      RepairService repairs,
+      PressureService tests,
+      VerdictWords verdicts,
+      Words words) {
+    this.circuits = circuits;
+    this.names = names;
+    this.fills = fills;
+    this.craft = craft;
+    this.strips = strips;
+    this.repairs = repairs;
+    this.tests = tests;
+    this.verdicts = verdicts;
+    this.words = words;
+  }
+
+  /**
+   * What to know of a place before it is opened.
+   *
+   * @param code its word
+   * @param name its name
+   * @param seal what is renewed with it
+   * @param comes how much liquid comes, in words; empty while nobody knows how much is in
+   * @param undo how it is let go
+   * @param cure what may have to set there
+   * @param checks the checks of the craft
+   * @param compared what was said of the new part
+   */
+  record Before(
+      String code,
+      String name,
+      String seal,
+      String comes,
+      String undo,
+      Optional<CureShown> cure,
+      List<CheckShown> checks,
+      List<Said> compared) {}
+
+  /** Something that must set, and for how many minutes. */
+  record CureShown(String name, long minutes) {}
+
+  /** A check, and the finding that says it was made; empty while it was not. */
+  record CheckShown(String word, String name, String done) {}
+
+  /** Something said, and the finding that says it. */
+  record Said(String id, String text) {}
+
+  /** A round: what was done, and what the test after it said. */
+  record Round(String id, String place, String note, String when, String then) {}
+
+  /** A joint that was opened. */
+  record Opened(String code, String name, String seal) {}
+
+  Optional<Before> before(UUID jobId, String code, Figures figures) {
+    Circuit circuit = circuits.circuit(jobId);
+    return circuit.joint(code).map(j -> before(jobId, circuit, j, figures));
+  }
+
+  private Before before(UUID jobId, Circuit circuit, Joint joint, Figures figures) {
+    String code = joint.code();
+    List<CheckShown> checks =
+        CraftCheck.of(joint.fastening()).stream()
+            .filter(c -> c != CraftCheck.NEW_AGAINST_OLD)
+            .map(
+                c ->
+                    new CheckShown(
+                        c.word(),
+                        words.say("craft." + c.word()),
+                        craft.done(jobId, code, c).map(UUID::toString).orElse("")))
+            .toList();
+    return new Before(
+        code,
+        names.joint(jobId, code),
+        words.say("seal." + Seal.of(joint.fastening()).word()),
+        comes(jobId, circuit, joint, figures),
+        words.say("fastening." + joint.fastening().word()),
+        Cure.of(joint.fastening())
+            .map(c -> new CureShown(words.say("cure." + c.word()), c.lasts().toMinutes())),
+        checks,
+        craft.compared(jobId, code).stream().map(f -> said(f, figures)).toList());
+  }
+
+  private Said said(Finding f, Figures figures) {
+    String what = words.say("new-part.saw." + f.saw());
+    return new Said(f.id().toString(), f.note().isEmpty() ? what : what + ": “" + f.note() + "”");
+  }
+
+  private String comes(UUID jobId, Circuit circuit, Joint joint, Figures figures) {
+    return fills
+        .account(jobId)
+        .map(FillAccount::now)
+        .map(now -> Drain.at(circuit, now.volume(), joint))
+        .map(
+            d ->
+                words.say(
+                    "repair.comes",
+                    figures.volume(d.comes()),
+                    figures.volume(2 * d.u()),
+                    figures.volume(d.stays())))
+        .orElse("");
+  }
+
+  /** The rounds in order: repair, test, repair, test. */
+  List<Round> notes(UUID jobId, Figures figures) {
+    List<PressureTestView> after =
+        tests.all(jobId).stream()
+            .filter(t -> t.phase() == Phase.RE_TEST && t.trace().size() > 0)
+            .toList();
+    List<RepairNote> notes = repairs.notes(jobId);
+    List<Round> rounds = new ArrayList<>();
+    for (int i = 0; i < notes.size(); i++) {
+      RepairNote n = notes.get(i);
+      Instant until = i + 1 < notes.size() ? notes.get(i + 1).writtenAt() : Instant.MAX;
+      String then =
+          after.stream()
+              .filter(t -> t.startedAt().isAfter(n.writtenAt()) && t.startedAt().isBefore(until))
+              .reduce((a, b) -> b)
+              .map(t -> words.say("repair.then", verdicts.said(t, figures).headline()))
+              .orElse("");
+      rounds.add(
+          new Round(
+              n.id().toString(),
+              n.joint().isEmpty() ? "" : names.joint(jobId, n.joint()),
+              n.note(),
+              Figures.moment(n.writtenAt()) + ", " + n.writtenBy(),
+              then));
+    }
+    return rounds;
+  }
+
+  /** Every joint that was opened, each a place to look at under pressure. */
+  List<Opened> opened(UUID jobId) {
+    Circuit circuit = circuits.circuit(jobId);
+    Set<String> codes = new LinkedHashSet<>();
+    strips.lines(jobId).forEach(l -> codes.add(l.off().joint()));
+    codes.addAll(craft.joints(jobId));
+    repairs.notes(jobId).forEach(n -> codes.add(n.joint()));
+    return codes.stream()
+        .flatMap(c -> circuit.joint(c).stream())
+        .map(
+            j ->
+                new Opened(
+                    j.code(),
+                    names.joint(jobId, j.code()),
+                    words.say("seal." + Seal.of(j.fastening()).word())))
+        .toList();
+  }
+}

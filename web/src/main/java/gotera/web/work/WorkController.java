@@ -1,0 +1,128 @@
+package gotera.web.work;
+
+import gotera.range.Range;
+import gotera.web.decide.Money;
+import gotera.web.decide.PriceService;
+import gotera.web.figures.FieldProblems;
+import gotera.web.figures.Figures;
+import gotera.web.frame.NotFound;
+import gotera.web.frame.Pages;
+import gotera.web.job.JobPlace;
+import gotera.web.job.JobService;
+import gotera.web.job.Step;
+import gotera.web.words.Words;
+import gotera.web.work.WorkService.Entry;
+import gotera.web.work.WorkService.Sums;
+import gotera.word.Worded;
+import java.security.Principal;
+import java.util.Map;
+import java.util.OptionalDouble;
+import java.util.UUID;
+import org.springframework.stereotype.Controller;
+import org.springframework.ui.Model;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+
+/** The sheet of time and cost. */
+@Controller
+class WorkController {
+  private static final String AT = "/repair/work";
+
+  private final WorkService work;
+  private final PriceService prices;
+  private final Money money;
+  private final JobService jobs;
+  private final Words words;
+
+  WorkController(WorkService work, PriceService prices, Money money, JobService jobs, Words words) {
+    this.work = work;
+    this.prices = prices;
+    this.money = money;
+    this.jobs = jobs;
+    this.words = words;
+  }
+
+  /** A line as typed. */
+  record WorkForm(String kind, String work, String minutes, String price, String needless) {
+    WorkForm {
+      kind = gotera.web.figures.Entry.choice(kind, Worded.words(WorkKind.class));
+      work = gotera.web.figures.Entry.text(work, 200);
+      minutes = gotera.web.figures.Entry.text(minutes, 20);
+      price = gotera.web.figures.Entry.text(price, 20);
+      needless = gotera.web.figures.Entry.text(needless, 5);
+    }
+  }
+
+  /** A line as the page shows it. */
+  record Line(String id, String kind, String what, String minutes, String price, String needless) {}
+
+  @GetMapping("/jobs/{id}" + AT)
+  String page(@PathVariable UUID id, Figures figures, Model model) {
+    return page(id, new WorkForm("", "", "", "", ""), Map.of(), figures, model);
+  }
+
+  @PostMapping("/jobs/{id}" + AT)
+  Object write(
+      @PathVariable UUID id,
+      @ModelAttribute WorkForm form,
+      Figures figures,
+      Principal principal,
+      Model model) {
+    jobs.require(id);
+    FieldProblems problems = new FieldProblems(words);
+    WorkKind kind =
+        Worded.of(WorkKind.class, form.kind()).orElseThrow(() -> new NotFound(form.kind()));
+    if (form.work().isEmpty()) {
+      problems.add("work", "work.what-missing");
+    }
+    OptionalDouble minutes = problems.numberIfTyped("minutes", form.minutes(), Range.RAN);
+    OptionalDouble price = problems.numberIfTyped("price", form.price(), Range.PRICE);
+    if (!problems.none()) {
+      return Pages.unprocessable(page(id, form, problems.sentences(), figures, model), model);
+    }
+    boolean needless = form.needless().equals("true");
+    work.write(
+        id, new Entry(id, kind, form.work(), minutes, price, needless, ""), principal.getName());
+    return "redirect:/jobs/" + id + AT;
+  }
+
+  @PostMapping("/jobs/{id}" + AT + "/{entryId}/withdraw")
+  String withdraw(@PathVariable UUID id, @PathVariable UUID entryId, Principal principal) {
+    jobs.require(id);
+    work.withdraw(id, entryId, principal.getName());
+    return "redirect:/jobs/" + id + AT;
+  }
+
+  private String page(
+      UUID id, WorkForm form, Map<String, String> problems, Figures figures, Model model) {
+    jobs.require(id);
+    String currency = prices.rates().currency();
+    Sums sums = work.sums(id);
+    model.addAttribute("place", new JobPlace(id, Step.REPAIR, figures));
+    model.addAttribute("form", form);
+    model.addAttribute("problems", problems);
+    model.addAttribute("kinds", Worded.words(WorkKind.class));
+    model.addAttribute("lines", work.entries(id).stream().map(e -> line(e, currency)).toList());
+    model.addAttribute("minutes", Figures.plain(sums.minutes()));
+    model.addAttribute("price", currency.isEmpty() ? "" : money.say(sums.price(), currency));
+    model.addAttribute("tools", currency.isEmpty() ? "" : money.say(sums.tools(), currency));
+    model.addAttribute("needless", Figures.plain(sums.needlessMinutes()));
+    return "work/work";
+  }
+
+  private Line line(Entry e, String currency) {
+    return new Line(
+        e.id().toString(),
+        words.say("work.kind." + e.kind().word()),
+        e.what(),
+        e.minutes().isPresent() ? Figures.plain(e.minutes().getAsDouble()) : "",
+        e.price().isPresent() ? price(e.price().getAsDouble(), currency) : "",
+        e.needless() ? words.say("strip.needless") : "");
+  }
+
+  private String price(double amount, String currency) {
+    return currency.isEmpty() ? Figures.plain(amount) : money.say(amount, currency);
+  }
+}
