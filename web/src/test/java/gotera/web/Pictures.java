@@ -19,7 +19,7 @@ final class Pictures {
           "intake=2:intake",
           "make-safe=2:make-safe",
           "visual-check=2:visual-check",
-          "fill-up=2:fill-up",
+          "refill=3:refill",
           "cap=2:cap",
           "pressure-test=2:pressure-test",
           "pressure-test-phone=2:pressure-test@phone",

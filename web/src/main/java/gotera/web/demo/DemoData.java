@@ -39,6 +39,7 @@ import gotera.web.job.Intake;
 import gotera.web.job.JobService;
 import gotera.web.photo.Photograph;
 import gotera.web.pressure.Phase;
+import gotera.web.refill.RefillService;
 import gotera.web.repair.RepairService;
 import java.util.List;
 import java.util.Optional;
@@ -72,6 +73,7 @@ class DemoData {
   private final EquipmentService equipment;
   private final PriceService prices;
   private final GuideService guides;
+  private final RefillService refills;
   private final EngineTypeService types;
   private final DripService drips;
   private final DyeService dye;
@@ -87,12 +89,14 @@ class DemoData {
       EquipmentService equipment,
       PriceService prices,
       GuideService guides,
+      RefillService refills,
       EngineTypeService types,
       DripService drips,
       DyeService dye) {
     this.equipment = equipment;
     this.prices = prices;
     this.guides = guides;
+    this.refills = refills;
     this.types = types;
     this.drips = drips;
     this.dye = dye;
@@ -240,6 +244,7 @@ class DemoData {
         "upper-hose.housing-end",
         "New upper hose cut to the old length, both clamps renewed, neck cleaned.",
         BY);
+    DemoRefill.put(refills, job, STRENGTH, BY);
     Hold again = new Hold(109.5, 25, 25 * 60, 10, 17.1, 0.003);
     holds.sealed(
         job,

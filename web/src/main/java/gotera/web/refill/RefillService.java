@@ -82,7 +82,8 @@ public class RefillService {
     return newest(jobId, CHEMISTRY, POURED).flatMap(f -> Worded.of(Chemistry.class, f.saw()));
   }
 
-  void chemistry(UUID jobId, Chemistry in, String source, Chemistry poured, String by) {
+  /** Writes down what is in, from where that is known, and what goes in. */
+  public void chemistry(UUID jobId, Chemistry in, String source, Chemistry poured, String by) {
     write(jobId, CHEMISTRY, IN, in.word(), source, Measures.NONE, by);
     write(jobId, CHEMISTRY, POURED, poured.word(), "", Measures.NONE, by);
   }
@@ -104,7 +105,8 @@ public class RefillService {
     return newest(jobId, MIX, "").map(Finding::subject).orElse("ethylene");
   }
 
-  void mix(UUID jobId, double wanted, double jug, String glycol, String by) {
+  /** Writes down the strength that is wanted, the size of a jug (mL) and the glycol. */
+  public void mix(UUID jobId, double wanted, double jug, String glycol, String by) {
     write(jobId, MIX, glycol, "wanted", "", Measures.mixture(jug, wanted), by);
   }
 
@@ -126,7 +128,7 @@ public class RefillService {
   }
 
   /** The steps of this circuit. */
-  List<FillStep> steps(UUID jobId) {
+  public List<FillStep> steps(UUID jobId) {
     return FillSteps.of(circuits.circuit(jobId), school(jobId));
   }
 
@@ -137,7 +139,8 @@ public class RefillService {
         .reduce((a, b) -> b);
   }
 
-  void doStep(UUID jobId, FillStep step, String by) {
+  /** Writes down that a step was done; once. */
+  public void doStep(UUID jobId, FillStep step, String by) {
     if (done(jobId, step).isEmpty()) {
       write(jobId, STEP, step.at(), step.does().word(), "", Measures.NONE, by);
     }
@@ -152,7 +155,8 @@ public class RefillService {
         .isPresent();
   }
 
-  void tell(UUID jobId, String what, String by) {
+  /** Writes down something that was said while it was purged. */
+  public void tell(UUID jobId, String what, String by) {
     write(jobId, PURGE, "", what, "", Measures.NONE, by);
   }
 
