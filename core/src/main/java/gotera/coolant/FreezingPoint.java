@@ -36,6 +36,12 @@ public final class FreezingPoint {
     }
   }
 
+  /**
+   * Standard uncertainty of a strength read by a refractometer: ± 2 % of volume are taken as 95 %
+   * (1) (common practice, no source).
+   */
+  public static final double READ_U = 0.01;
+
   private FreezingPoint() {}
 
   /**

@@ -4,6 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
+import gotera.pressure.compliance.AirAndHoses;
+import gotera.quantity.Volume;
 import gotera.refill.FillAccount.Entry;
 import gotera.refill.FillAccount.Kind;
 import java.util.ArrayList;
@@ -43,6 +45,25 @@ class PouringTests {
     // the same absolute pressure leaves more where the air is thin: 8·14.5/82.76 at 1500 m
     assertThat(VacuumFill.air(8, 16.3, 1.8, 84.56)).isCloseTo(1.402, within(0.0005));
     assertThatThrownBy(() -> VacuumFill.air(8, 102, 1.8, 101.3))
+        .isInstanceOf(IllegalArgumentException.class);
+  }
+
+  /**
+   * 199.8 mL at 110 kPa are 199.8·211.325/101.325 at the atmosphere; 300 mL of gap belong there.
+   */
+  @Test
+  void theAirOfAHoldIsMoreAtTheAtmosphere() {
+    AirAndHoses measured =
+        new AirAndHoses(new Volume(199.8), 0.301, 0.05, AirAndHoses.Source.MEASURED);
+    AirLeft left = AirLeft.of(measured, 110, 101.325, 0, 300);
+    assertThat(left.free()).isCloseTo(416.7, within(0.1));
+    assertThat(left.trapped()).isCloseTo(116.7, within(0.1));
+    // 0.05 · (0.301 + 199.8/211.325) · 211.325 · 211.325/101.325
+    assertThat(left.u()).isCloseTo(27.47, within(0.05));
+    assertThat(AirLeft.of(measured, 110, 101.325, 0, 500).trapped()).isZero();
+    AirAndHoses guessed =
+        new AirAndHoses(new Volume(199.8), 0.301, 0.3, AirAndHoses.Source.GEOMETRY);
+    assertThatThrownBy(() -> AirLeft.of(guessed, 110, 101.325, 0, 0))
         .isInstanceOf(IllegalArgumentException.class);
   }
 

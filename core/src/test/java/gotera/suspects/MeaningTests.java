@@ -24,6 +24,7 @@ import gotera.suspects.Observation.GasChecked;
 import gotera.suspects.Observation.Held;
 import gotera.suspects.Observation.Looked;
 import gotera.suspects.Observation.Outcome;
+import gotera.suspects.Observation.Repaired;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -95,11 +96,27 @@ class MeaningTests {
   @Test
   void whatWasNotTestedStaysOpenAndABranchLoopedOffTheMore() {
     CircuitEdit loop = new LoopOff("rear-heater");
-    OpenPoints all = OpenPoints.of(of(), true, List.of(loop, loop));
+    OpenPoints all = OpenPoints.of(of(), true, List.of(loop, loop), List.of());
     assertThat(all.untested()).containsExactly(Untested.values());
     assertThat(all.loopedOff()).containsExactly("rear-heater");
-    assertThat(OpenPoints.of(of(BLUE, wet(LookState.RUNNING)), true, List.of()).untested())
+    assertThat(
+            OpenPoints.of(of(BLUE, wet(LookState.RUNNING)), true, List.of(), List.of()).untested())
         .containsExactly(Untested.PRESSURE);
-    assertThat(OpenPoints.of(of(), false, List.of()).untested()).doesNotContain(Untested.GAS);
+    assertThat(OpenPoints.of(of(), false, List.of(), List.of()).untested())
+        .doesNotContain(Untested.GAS);
+  }
+
+  @Test
+  void whatWasOpenedStaysOpenUntilItIsLookedAtUnderPressure() {
+    List<String> opened = List.of("pump.shaft-seal", "pump.gasket");
+    assertThat(OpenPoints.of(of(), true, List.of(), opened).unseen()).isEqualTo(opened);
+    assertThat(OpenPoints.of(of(wet(LookState.COLD)), true, List.of(), opened).unseen())
+        .isEqualTo(opened);
+    assertThat(OpenPoints.of(of(wet(LookState.PRESSED)), true, List.of(), opened).unseen())
+        .containsExactly("pump.gasket");
+    Repaired repaired = new Repaired();
+    assertThat(
+            OpenPoints.of(of(wet(LookState.PRESSED), repaired), true, List.of(), opened).unseen())
+        .isEqualTo(opened);
   }
 }

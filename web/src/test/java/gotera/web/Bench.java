@@ -306,6 +306,26 @@ final class Bench implements AutoCloseable {
     fill("Minutes ago", Integer.toString(minutes));
   }
 
+  /** Notes a repair at a joint. */
+  void repaired(String joint, String note) {
+    step("Repair");
+    page.locator("#joint").selectOption(joint);
+    page.locator("#note").fill(note);
+    click("Save the note");
+    shows("#repair-notes", note);
+  }
+
+  /** Does every step of the refill that is open, one after the other. */
+  void refilled() {
+    step("Refill");
+    int open = page.locator("#fill-steps button[name=does]").count();
+    for (int i = open; i > 0; i--) {
+      follow("#fill-steps button[name=does]");
+      counts("#fill-steps button[name=does]", i - 1);
+    }
+    shows(".rail", "filled");
+  }
+
   /** Goes to a joint on the drawing. */
   void joint(String code) {
     follow("#joint-" + code.replace(".", "\\."));

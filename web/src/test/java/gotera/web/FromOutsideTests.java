@@ -111,8 +111,11 @@ class FromOutsideTests {
       bench.fill("Vehicle", "Orvia 16 " + hand);
       bench.click("Save intake");
       bench.step("Repair");
-      bench.page.locator("#note").fill("New clamp beyond the bead");
-      bench.click("Save the note");
+      bench.shows("#before", "hose clamp");
+      bench.click("Clamp beyond the bead");
+      bench.shows("#checks", "✓ Clamp beyond the bead");
+      bench.repaired("lower-hose.radiator-end", "New clamp beyond the bead");
+      bench.refilled();
       bench.step("Re-test");
       SimulatedHold hold = new SimulatedHold(6200, 124, List.of(), 37);
       bench.fill("Finest reading you can make", "0.1 kPa");
@@ -126,6 +129,13 @@ class FromOutsideTests {
       bench.draw("measuring draw", "20", large[0], large[1]);
       bench.draw("closing draw", "2 ml", small[0], small[1]);
       bench.shows(".said", "Tight, at most 0.0");
+      bench.open(bench.jobPath() + "/repair");
+      bench.shows(".round-then", "then: Tight, at most 0.0");
+      bench.step("Refill");
+      bench.shows("#air-said", "mL ±");
+      bench.fill("Gap that belongs there", "0.2 L");
+      bench.click("Take it off");
+      bench.shows("#air-said", "more than belongs there");
     }
   }
 
@@ -170,6 +180,16 @@ class FromOutsideTests {
       bench.click("Save");
       bench.shows(".table", "600 mL");
       bench.shows(".table", "47 %");
+      bench.repaired("rear-heater-supply.tee", "Three clamps renewed");
+      bench.step("Refill");
+      bench.click("Pour and burp");
+      bench.unfold("The maker’s own procedure");
+      bench.page.locator("#procedure").fill("To temperature, 6 min idle, off, cool, to the mark");
+      bench.click("Save it for this engine type");
+      bench.shows(".maker", "6 min idle");
+      bench.refilled();
+      bench.click("cabin gets hot");
+      bench.shows("#purge-log", "cabin gets hot");
       bench.open(bench.jobPath() + "/waits?kind=next-morning");
       bench.fill("Minutes", "840");
       bench.click("Begin");
@@ -247,6 +267,19 @@ class FromOutsideTests {
       bench.fill("Gauge at that moment, kPa", "120");
       bench.click("Wet");
       bench.shows(".suspects li", "Upper hose, housing end");
+      bench.step("Repair");
+      bench.click("Hose cut to the length");
+      bench.repaired("upper-hose.housing-end", "Both hoses, clamps, thermostat");
+      bench.shows("#opened", "Upper hose, housing end");
+      bench.refilled();
+      bench.open(bench.jobPath() + "/inside");
+      bench.fill("Upper hose, °C", "88");
+      bench.fill("Lower hose, °C", "84");
+      bench.fill("Minutes of idling", "20");
+      bench.click("Save both");
+      bench.shows("#inside-log", "88");
+      bench.step("Hand over");
+      bench.shows("#open-points", "not looked at under pressure since: Upper hose, housing end");
     }
   }
 }

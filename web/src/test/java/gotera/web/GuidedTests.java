@@ -342,6 +342,7 @@ class GuidedTests {
       bench.open("/jobs/new");
       bench.fill("Vehicle", "Orvia pump " + hand);
       bench.fill("Complaint, in the customer’s words", "Drips at home, dry here");
+      bench.fill("Liquid in the system", "6.2 L");
       bench.choose("running");
       bench.click("Begin the job");
       bench.step("Cap");
@@ -384,6 +385,27 @@ class GuidedTests {
       bench.shows(".claim", "Pump shaft seal");
       bench.shows(".way-best", "pump");
       bench.shows(".claim", "not proven by a cold test");
+      bench.step("Repair");
+      bench.page.locator("#about").selectOption("pump.gasket");
+      bench.click("Show what to know");
+      bench.click("Gasket held with a little adhesive");
+      bench.shows("#waits", "sealant curing: Pump gasket");
+      bench.endWait("Orvia pump " + hand);
+      bench.repaired("pump.shaft-seal", "New pump");
+      bench.step("Fill up");
+      bench.choose("drained-clean");
+      bench.fill("How much", "3 L");
+      bench.click("Save");
+      bench.step("Refill");
+      bench.fill("A jug holds", "2 L");
+      bench.click("Work it out");
+      bench.shows("#clean", "Caught clean and not back yet: 3 L");
+      bench.step("Fill up");
+      bench.choose("put-back");
+      bench.fill("How much", "3 L");
+      bench.fill("Strength of what went in, %", "45");
+      bench.click("Save");
+      bench.refilled();
     }
   }
 
@@ -445,6 +467,7 @@ class GuidedTests {
       bench.click("Wet after pressure");
       bench.shows("#inside-log", "wet after pressure, 11");
       bench.shows("#inside-log", "14 min");
+      bench.shows(".so-far", "The sites explain the rate");
       bench.click("Wet cylinders afterwards: cranked clear");
       bench.shows("#inside-log", "plugs out, fuel and ignition off");
       bench.shows(".suspects li", "Inside: a cylinder");

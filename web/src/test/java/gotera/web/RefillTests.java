@@ -119,6 +119,42 @@ class RefillTests {
     }
   }
 
+  /** Topped up again and again: the strength tells the loss, and how it is restored. */
+  @ParameterizedTest
+  @EnumSource(
+      value = Hand.class,
+      names = {"TOUCH", "KEYBOARD"})
+  void aFallenStrengthTellsTheLoss(Hand hand, Application.Running application) {
+    try (Bench bench = Bench.of(application).by(hand)) {
+      bench.open("/jobs/new");
+      bench.fill("Vehicle", "Corva topped up " + hand);
+      bench.fill("Liquid in the system", "11 L");
+      bench.fill("Strength, %", "50");
+      bench.click("Begin the job");
+      bench.circuit("Old six topped up " + hand, "inline-along-carburettors");
+      bench.click("Find on it");
+      bench.joint("heater-return.pump-end");
+      bench.click("Wet");
+      bench.unfold("Hose, clamp or bearing");
+      bench.click("Splits open when pushed");
+      bench.step("Repair");
+      bench.shows("#before", "some ");
+      bench.click("Hose cut to the length");
+      bench.repaired("heater-return.pump-end", "New hose, cut to length; one clamp stripped");
+      bench.step("Fill up");
+      bench.unfold("Measure the strength");
+      bench.fill("It reads, °C", "-22");
+      bench.click("Save the reading");
+      bench.shows("#diluted", "Strength fell from 50 to 38 %");
+      bench.shows("#diluted", "bit by bit");
+      bench.unfold("Restore the strength");
+      bench.fill("Strength wanted, %", "50");
+      bench.click("Work it out");
+      bench.shows("details:has(#wanted) .said-line", "Drain 2.");
+      bench.refilled();
+    }
+  }
+
   private static void look(Bench bench, String level, String peas, String lower, int ago) {
     bench.fill("Peas since then", peas);
     bench.fill("Level, mm above the mark", level);

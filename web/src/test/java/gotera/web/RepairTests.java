@@ -91,6 +91,8 @@ class RepairTests {
       bench.page.locator("#note").fill("New pump, new gasket");
       bench.click("Save the note");
       bench.shows("#repair-notes", "New pump, new gasket");
+      bench.step("Hand over");
+      bench.shows("#open-points", "not looked at under pressure since: Pump gasket");
       bench.open(bench.jobPath() + "/history");
       bench.shows("main", "Came off: Pump (9 fasteners)");
       bench.shows("main", "Back on: Pump (9 fasteners)");

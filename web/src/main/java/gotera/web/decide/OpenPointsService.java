@@ -3,9 +3,11 @@ package gotera.web.decide;
 import gotera.circuit.Features.Drive;
 import gotera.decide.OpenPoints;
 import gotera.decide.OpenPoints.Untested;
+import gotera.web.circuit.CircuitWords;
 import gotera.web.circuit.EngineTypeService;
 import gotera.web.decide.QuoteService.Line;
 import gotera.web.evidence.SuspectsService;
+import gotera.web.repair.OpenedJoints;
 import gotera.web.words.Words;
 import java.util.ArrayList;
 import java.util.List;
@@ -17,13 +19,22 @@ import org.springframework.stereotype.Service;
 public class OpenPointsService {
   private final SuspectsService suspects;
   private final EngineTypeService types;
+  private final OpenedJoints opened;
+  private final CircuitWords names;
   private final QuoteService quotes;
   private final Words words;
 
   OpenPointsService(
-      SuspectsService suspects, EngineTypeService types, QuoteService quotes, Words words) {
+      SuspectsService suspects,
+      EngineTypeService types,
+      OpenedJoints opened,
+      CircuitWords names,
+      QuoteService quotes,
+      Words words) {
     this.suspects = suspects;
     this.types = types;
+    this.opened = opened;
+    this.names = names;
     this.quotes = quotes;
     this.words = words;
   }
@@ -32,7 +43,8 @@ public class OpenPointsService {
     return OpenPoints.of(
         suspects.assess(jobId).of(),
         types.features(jobId).drive() != Drive.ELECTRIC,
-        types.edits(jobId));
+        types.edits(jobId),
+        opened.of(jobId));
   }
 
   /** Conditions under which nobody has tested, in words. */
@@ -63,6 +75,7 @@ public class OpenPointsService {
         case ACCEPTED, REFUSED -> {}
       }
     }
+    points.unseen().forEach(j -> open.add(words.say("open.unseen", names.joint(jobId, j))));
     points.untested().forEach(u -> open.add(words.say("open.untested", say(u))));
     return open;
   }

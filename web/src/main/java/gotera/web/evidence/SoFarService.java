@@ -96,7 +96,7 @@ class SoFarService implements JobPageContributor, JobHeadline, Suspicion, LooksO
         balance
             .map(b -> BalanceBar.of(b, words.say("so-far.bar"), words.say("so-far.not-found")))
             .orElse(""),
-        balance.map(b -> sentence(b, wet, caught)),
+        balance.map(b -> sentence(b, wet)),
         found(
             sites(jobId, wet, balance.map(LeakBalance::explained).orElse(List.of())), caught, test),
         before(known),
@@ -141,8 +141,8 @@ class SoFarService implements JobPageContributor, JobHeadline, Suspicion, LooksO
     return all;
   }
 
-  private String sentence(LeakBalance balance, List<Looked> wet, List<Caught> caught) {
-    if (wet.isEmpty() && caught.isEmpty()) {
+  private String sentence(LeakBalance balance, List<Looked> wet) {
+    if (wet.isEmpty() && balance.explained().isEmpty()) {
       return words.say("so-far.nothing-found");
     }
     long uncounted = wet.stream().filter(s -> s.flow().isEmpty()).count();

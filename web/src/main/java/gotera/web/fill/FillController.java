@@ -3,9 +3,11 @@ package gotera.web.fill;
 import gotera.coolant.FreezingPoint;
 import gotera.coolant.FreezingPoint.Glycol;
 import gotera.range.Range;
+import gotera.refill.Dilution;
 import gotera.refill.FillAccount;
 import gotera.refill.FillAccount.Moment;
 import gotera.refill.Mix;
+import gotera.uncertainty.DecisionLimits;
 import gotera.web.figures.FieldProblems;
 import gotera.web.figures.Figures;
 import gotera.web.frame.Pages;
@@ -223,7 +225,29 @@ class FillController {
                         Figures.fixed(m.measures().strength().orElse(0) * HUNDRED, 0),
                         Figures.moment(m.at()))));
     account.ifPresent(a -> summary(a, job, figures, model));
+    if (job.strength().isPresent() && job.liquidMl().isPresent()) {
+      fills
+          .lastMeasured(id)
+          .flatMap(m -> m.measures().strength().stream().boxed().findFirst())
+          .filter(now -> now > 0 && now < job.strength().getAsDouble())
+          .ifPresent(now -> model.addAttribute("diluted", diluted(job, now, figures)));
+    }
     return "fill/fill-up";
+  }
+
+  /** What the fall of the strength says of the loss, where water was topped up. */
+  private String diluted(JobView job, double now, Figures figures) {
+    double full = job.liquidMl().orElseThrow();
+    double before = job.strength().orElseThrow();
+    Dilution lost = Dilution.of(full, before, now);
+    double u = Dilution.u(full, before, now, FreezingPoint.READ_U, FreezingPoint.READ_U);
+    return words.say(
+        "fill.diluted",
+        Figures.fixed(before * HUNDRED, 0),
+        Figures.fixed(now * HUNDRED, 0),
+        figures.volume(lost.bitByBit()),
+        figures.volume(DecisionLimits.TWO_SIDED * u),
+        figures.volume(lost.atOnce()));
   }
 
   private void summary(FillAccount account, JobView job, Figures figures, Model model) {

@@ -14,6 +14,8 @@ enum FillEntryKind {
   IN(Kind.IN, true),
   /** Drained. */
   DRAINED(Kind.OUT, false),
+  /** Drained and caught clean: it goes back. */
+  DRAINED_CLEAN(Kind.OUT, false),
   /** Caught while it leaked. */
   CAUGHT(Kind.OUT, false),
   /** Spilled. */

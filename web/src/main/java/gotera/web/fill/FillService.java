@@ -50,6 +50,20 @@ public class FillService implements StepReporter {
         jobId, New.of(CHECK, "", kind.word(), Measures.mixture(millilitres, strength)), by);
   }
 
+  /** What was caught clean and is not back yet (mL), 0 or above. */
+  public double cleanLeft(UUID jobId) {
+    double left = 0;
+    for (Line line : lines(jobId)) {
+      left +=
+          switch (line.kind()) {
+            case DRAINED_CLEAN -> line.millilitres();
+            case PUT_BACK -> -Math.min(left, line.millilitres());
+            default -> 0;
+          };
+    }
+    return left;
+  }
+
   /** Books what was poured in at the refill. */
   public void poured(UUID jobId, double millilitres, double strength, String by) {
     write(jobId, FillEntryKind.IN, millilitres, strength, by);

@@ -74,6 +74,16 @@ public record PressureTestView(
     return new PastHold(id.toString(), startedAt, finishedAt, hold, conditions, trace, result);
   }
 
+  /** Gauge pressure at the start of the hold (kPa). */
+  public double startGauge() {
+    double from = result.window().map(HoldConditions.Window::from).orElse(origin());
+    int i = 0;
+    while (i < trace.size() - 1 && trace.seconds(i) < from) {
+      i++;
+    }
+    return trace.gauge(i);
+  }
+
   /** Zero of the time that is shown and typed: when the valve was shut, else the beginning (s). */
   public double origin() {
     return valveShut().orElse(0.0);

@@ -38,6 +38,7 @@ class RefillController {
 
   private final RefillService refills;
   private final RefillPages pages;
+  private final RefillAsked asked;
   private final FillService fills;
   private final LessonService lessons;
   private final JobService jobs;
@@ -46,12 +47,14 @@ class RefillController {
   RefillController(
       RefillService refills,
       RefillPages pages,
+      RefillAsked asked,
       FillService fills,
       LessonService lessons,
       JobService jobs,
       Words words) {
     this.refills = refills;
     this.pages = pages;
+    this.asked = asked;
     this.fills = fills;
     this.lessons = lessons;
     this.jobs = jobs;
@@ -63,8 +66,9 @@ class RefillController {
       @PathVariable UUID id, @ModelAttribute RefillForm form, Figures figures, Model model) {
     FieldProblems problems = new FieldProblems(words);
     jobs.require(id);
-    pages.buying(id, form, problems, figures, model);
-    pages.vacuum(id, form, problems, figures, model);
+    asked.buying(id, form, problems, figures, model);
+    asked.vacuum(id, form, problems, figures, model);
+    asked.air(id, form, problems, figures, model);
     String view = page(id, form, problems.sentences(), figures, model);
     return problems.none() ? view : Pages.unprocessable(view, model);
   }

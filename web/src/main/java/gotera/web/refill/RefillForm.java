@@ -19,6 +19,7 @@ import java.util.List;
  * @param price of a litre of concentrate
  * @param premix price of a litre ready to pour
  * @param vacuum what the gauge shows below the air around
+ * @param gapLeft the gap of air that belongs into tank or neck
  */
 record RefillForm(
     String in,
@@ -30,7 +31,8 @@ record RefillForm(
     String bottle,
     String price,
     String premix,
-    String vacuum) {
+    String vacuum,
+    String gapLeft) {
   static final List<String> GLYCOLS = List.of("ethylene", "propylene");
   static final List<String> KINDS = Worded.words(Chemistry.class);
   static final List<String> SCHOOLS = Worded.words(School.class);
@@ -47,5 +49,6 @@ record RefillForm(
     price = Entry.text(price, 20);
     premix = Entry.text(premix, 20);
     vacuum = Entry.text(vacuum, 20);
+    gapLeft = Entry.text(gapLeft, 20);
   }
 }

@@ -5,22 +5,15 @@ import gotera.coolant.CoolantMixture;
 import gotera.coolant.FreezingPoint;
 import gotera.coolant.FreezingPoint.Glycol;
 import gotera.coolant.Growth;
-import gotera.quantity.AbsolutePressure;
-import gotera.quantity.Temperature;
-import gotera.range.Range;
-import gotera.refill.Bottles;
 import gotera.refill.FillAccount;
 import gotera.refill.FillSteps.FillStep;
 import gotera.refill.Mix;
 import gotera.refill.Purge;
-import gotera.refill.VacuumFill;
 import gotera.web.circuit.CircuitService;
 import gotera.web.circuit.CircuitWords;
-import gotera.web.figures.FieldProblems;
 import gotera.web.figures.Figures;
 import gotera.web.fill.FillService;
 import gotera.web.finding.Finding;
-import gotera.web.settings.WorkshopProperties;
 import gotera.web.words.Words;
 import java.util.ArrayList;
 import java.util.List;
@@ -36,16 +29,11 @@ import org.springframework.ui.Model;
 @Component
 class RefillPages {
   private static final double HUNDRED = 100;
-  private static final double LITRE = 1000;
-
-  /** Temperature of a system that is evacuated (°C) (our judgement, untested). */
-  private static final double ROOM = 20;
 
   private final RefillService refills;
   private final FillService fills;
   private final CircuitService circuits;
   private final CircuitWords names;
-  private final WorkshopProperties workshop;
   private final Words words;
 
   RefillPages(
@@ -53,9 +41,7 @@ class RefillPages {
       FillService fills,
       CircuitService circuits,
       CircuitWords names,
-      WorkshopProperties workshop,
       Words words) {
-    this.workshop = workshop;
     this.refills = refills;
     this.fills = fills;
     this.circuits = circuits;
@@ -75,7 +61,7 @@ class RefillPages {
   record StepShown(String does, String at, String name, String frees, String done, boolean next) {}
 
   /** What is still to pour so that the full system has the strength that is wanted. */
-  private Optional<Mix.Fill> missing(UUID id) {
+  Optional<Mix.Fill> missing(UUID id) {
     OptionalDouble wanted = refills.wanted(id);
     return fills
         .account(id)
@@ -137,6 +123,10 @@ class RefillPages {
         "frost", figures.temperature(FreezingPoint.of(glycol, wanted.getAsDouble()), 0));
     model.addAttribute("isInNow", figures.volume(now.volume()));
     model.addAttribute("strengthNow", Figures.fixed(HUNDRED * now.strength(), 0) + " %");
+    double clean = fills.cleanLeft(id);
+    if (clean >= 1) {
+      model.addAttribute("clean", words.say("refill.clean", figures.volume(clean)));
+    }
     double gap = account.get().full() - now.volume();
     Optional<Mix.Fill> missing = missing(id);
     if (gap < 1) {
@@ -216,67 +206,4 @@ class RefillPages {
 
   /** Something said, as the page lists it. */
   record RefillSaid(String id, String text) {}
-
-  /** What whole bottles give, and what a litre costs. */
-  void buying(UUID id, RefillForm form, FieldProblems problems, Figures figures, Model model) {
-    if (form.bottle().isEmpty() && form.price().isEmpty() && form.premix().isEmpty()) {
-      return;
-    }
-    OptionalDouble bottle =
-        problems.millilitresIfTyped(
-            "bottle", form.bottle(), figures.units().volume().millilitres(), Range.BOTTLE);
-    OptionalDouble price = problems.numberIfTyped("price", form.price(), Range.PRICE);
-    OptionalDouble premix = problems.numberIfTyped("premix", form.premix(), Range.PRICE);
-    OptionalDouble wanted = refills.wanted(id);
-    Optional<Mix.Fill> missing = missing(id);
-    List<String> said = new ArrayList<>();
-    if (bottle.isPresent() && missing.isPresent()) {
-      Mix.Fill f = missing.get();
-      Bottles b = Bottles.of(f.concentrate(), bottle.getAsDouble(), f.concentrate() + f.water());
-      said.add(
-          words.say(
-              "refill.bottles",
-              b.bottles(),
-              figures.volume(bottle.getAsDouble()),
-              figures.volume(b.over()),
-              Figures.fixed(HUNDRED * b.strength(), 0)));
-    }
-    if (price.isPresent() && premix.isPresent() && wanted.isPresent()) {
-      double mixed = Bottles.mixed(price.getAsDouble(), wanted.getAsDouble());
-      said.add(
-          words.say(
-              mixed < premix.getAsDouble() ? "refill.mix-cheaper" : "refill.premix-cheaper",
-              Figures.fixed(mixed, 2),
-              Figures.fixed(premix.getAsDouble(), 2)));
-    }
-    model.addAttribute("buying", said);
-  }
-
-  /** What air a vacuum leaves here. */
-  void vacuum(UUID id, RefillForm form, FieldProblems problems, Figures figures, Model model) {
-    if (form.vacuum().isEmpty()) {
-      return;
-    }
-    OptionalDouble below =
-        problems.kilopascals("vacuum", form.vacuum(), figures.units().pressure(), Range.VACUUM);
-    Optional<FillAccount> account = fills.account(id);
-    if (below.isEmpty() || account.isEmpty()) {
-      return;
-    }
-    double atmosphere = AbsolutePressure.atAltitude(workshop.altitude()).kilopascals();
-    double left = atmosphere - below.getAsDouble();
-    if (left < 0) {
-      problems.add("vacuum", "refill.no-such-vacuum", figures.pressure(atmosphere));
-      return;
-    }
-    double vapour = fills.mixture(id).vapourPressure(Temperature.ofCelsius(ROOM)).kilopascals();
-    double air = VacuumFill.air(account.get().full(), left, vapour, atmosphere);
-    model.addAttribute(
-        "vacuumSays",
-        words.say(
-            "refill.vacuum",
-            figures.pressure(left),
-            figures.volume(air),
-            Figures.plain(account.get().full() / LITRE)));
-  }
 }

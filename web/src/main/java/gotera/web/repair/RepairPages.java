@@ -19,10 +19,8 @@ import gotera.web.pressure.VerdictWords;
 import gotera.web.words.Words;
 import java.time.Instant;
 import java.util.ArrayList;
-import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 
@@ -33,7 +31,7 @@ class RepairPages {
   private final CircuitWords names;
   private final FillService fills;
   private final CraftService craft;
-  private final StripService strips;
+  private final OpenedJoints opened;
   private final RepairService repairs;
   private final PressureService tests;
   private final VerdictWords verdicts;
@@ -44,7 +42,7 @@ class RepairPages {
       CircuitWords names,
       FillService fills,
       CraftService craft,
-      StripService strips,
+      OpenedJoints opened,
       RepairService repairs,
       PressureService tests,
       VerdictWords verdicts,
@@ -53,7 +51,7 @@ class RepairPages {
     this.names = names;
     this.fills = fills;
     this.craft = craft;
-    this.strips = strips;
+    this.opened = opened;
     this.repairs = repairs;
     this.tests = tests;
     this.verdicts = verdicts;
@@ -159,7 +157,7 @@ class RepairPages {
       Instant until = i + 1 < notes.size() ? notes.get(i + 1).writtenAt() : Instant.MAX;
       String then =
           after.stream()
-              .filter(t -> t.startedAt().isAfter(n.writtenAt()) && t.startedAt().isBefore(until))
+              .filter(t -> within(t, n.writtenAt(), until))
               .reduce((a, b) -> b)
               .map(t -> words.say("repair.then", verdicts.said(t, figures).headline()))
               .orElse("");
@@ -174,14 +172,19 @@ class RepairPages {
     return rounds;
   }
 
+  /**
+   * Whether a test was made between two moments: by when it was sealed, for a curve given as a file
+   * began before it was written; one that still runs belongs to the last round.
+   */
+  private static boolean within(PressureTestView test, Instant from, Instant until) {
+    Instant made = test.finishedAt().orElse(Instant.MAX);
+    return made.isAfter(from) && (made.isBefore(until) || until.equals(Instant.MAX));
+  }
+
   /** Every joint that was opened, each a place to look at under pressure. */
   List<Opened> opened(UUID jobId) {
     Circuit circuit = circuits.circuit(jobId);
-    Set<String> codes = new LinkedHashSet<>();
-    strips.lines(jobId).forEach(l -> codes.add(l.off().joint()));
-    codes.addAll(craft.joints(jobId));
-    repairs.notes(jobId).forEach(n -> codes.add(n.joint()));
-    return codes.stream()
+    return opened.of(jobId).stream()
         .flatMap(c -> circuit.joint(c).stream())
         .map(
             j ->
