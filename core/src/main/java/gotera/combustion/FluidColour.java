@@ -12,6 +12,12 @@ package gotera.combustion;
  * @param b blue to yellow, b* (1)
  */
 public record FluidColour(double lightness, double a, double b) {
+  /**
+   * Radius of a spot, of the shorter side of a photograph: less than the fluid in a tester, more
+   * than what noise and the blocks of a JPEG spoil (1) (our judgement, untested).
+   */
+  public static final double RADIUS = 0.02;
+
   // D65, 2° (CIE 15:2004)
   private static final double[] WHITE = {0.95047, 1, 1.08883};
   // linear sRGB to XYZ (IEC 61966-2-1)

@@ -20,6 +20,12 @@ public record Growth(double share, double u) {
   /** The highest temperature that is answered (°C). */
   public static final double HOTTEST = 125;
 
+  /** Temperature at which a system is filled (°C) (our judgement, untested). */
+  public static final double FILLED = 20;
+
+  /** Temperature of a whole system that runs hot (°C) (our judgement, untested). */
+  public static final double RUNNING = 90;
+
   private static final double[] NODES = {COLDEST, 10, 20, 30, 40, 60, HOTTEST};
   private static final double BEYOND = 2;
 

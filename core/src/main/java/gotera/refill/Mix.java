@@ -61,6 +61,25 @@ public final class Mix {
   }
 
   /**
+   * What filling up alone can reach.
+   *
+   * @param lowest strength when all that is missing is water
+   * @param highest strength when all of it is concentrate
+   */
+  public record Reach(double lowest, double highest) {}
+
+  /**
+   * What filling up a system that is not full can reach.
+   *
+   * @param volume volume of the full system
+   * @param now what is in it, not above that
+   * @param strength strength of what is in it
+   */
+  public static Reach reach(double volume, double now, double strength) {
+    return new Reach(now * strength / volume, (now * strength + volume - now) / volume);
+  }
+
+  /**
    * A full drain and a new fill.
    *
    * @param volume volume of the system

@@ -67,6 +67,20 @@ class PouringTests {
         .isInstanceOf(IllegalArgumentException.class);
   }
 
+  /** Whatever is in: a strength can be filled up to exactly where it lies within the reach. */
+  @Test
+  void fillingUpReachesWhatLiesBetweenWaterAndConcentrate() {
+    Random random = new Random(4);
+    for (int i = 0; i < 1000; i++) {
+      double now = 8 * random.nextDouble();
+      double strength = 0.6 * random.nextDouble();
+      double wanted = random.nextDouble();
+      Mix.Reach reach = Mix.reach(8, now, strength);
+      boolean within = wanted >= reach.lowest() && wanted <= reach.highest();
+      assertThat(Mix.fullDrain(8, now, strength, wanted).isPresent()).isEqualTo(within);
+    }
+  }
+
   /** Four litres of concentrate, all of it, in 8.5 L are 47 %. */
   @Test
   void wholeBottlesGiveTheirOwnStrength() {

@@ -1,5 +1,6 @@
 package gotera.web.photo;
 
+import gotera.combustion.FluidColour;
 import gotera.combustion.FluidColour.Spot;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
@@ -8,12 +9,6 @@ import javax.imageio.ImageIO;
 
 /** Mean colours of spots of a photograph that was kept. */
 public final class SpotOfPhotograph {
-  /**
-   * Radius of a spot, of the shorter side: smaller than a drop of fluid in a tester, larger than
-   * what noise and JPEG blocks spoil (1) (our judgement, untested).
-   */
-  private static final double RADIUS = 0.02;
-
   private final BufferedImage image;
 
   SpotOfPhotograph(byte[] jpeg) throws IOException {
@@ -29,7 +24,7 @@ public final class SpotOfPhotograph {
   public Spot mean(double across, double down) {
     double x = across * (image.getWidth() - 1);
     double y = down * (image.getHeight() - 1);
-    double r = Math.max(1, RADIUS * Math.min(image.getWidth(), image.getHeight()));
+    double r = Math.max(1, FluidColour.RADIUS * Math.min(image.getWidth(), image.getHeight()));
     double[] sum = new double[3];
     int n = 0;
     for (int j = (int) Math.max(0, y - r); j <= Math.min(image.getHeight() - 1, y + r); j++) {

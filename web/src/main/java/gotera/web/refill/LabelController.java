@@ -48,12 +48,15 @@ class LabelController {
   String label(@PathVariable UUID id, Figures figures, HttpServletRequest request, Model model) {
     CoolantMixture now = fills.mixture(id);
     Glycol glycol = Glycol.valueOf(refills.glycol(id).toUpperCase(Locale.ROOT));
-    double strength = Math.min(now.strength(), glycol.highest());
     Chemistry chemistry = refills.poured(id).orElse(refills.in(id).orElse(Chemistry.UNKNOWN));
     model.addAttribute("job", jobs.require(id));
     model.addAttribute("strength", Figures.fixed(100 * now.strength(), 0));
     model.addAttribute("glycol", words.say("glycol." + refills.glycol(id)));
-    model.addAttribute("frost", figures.temperature(FreezingPoint.of(glycol, strength), 0));
+    model.addAttribute(
+        "frost",
+        now.strength() <= glycol.highest()
+            ? figures.temperature(FreezingPoint.of(glycol, now.strength()), 0)
+            : "");
     model.addAttribute("chemistry", words.say("chemistry." + chemistry.word()));
     model.addAttribute("date", Figures.moment(clock.instant()));
     model.addAttribute(

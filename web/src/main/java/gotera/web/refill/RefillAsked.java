@@ -1,5 +1,6 @@
 package gotera.web.refill;
 
+import gotera.coolant.Growth;
 import gotera.pressure.PressureTestResult;
 import gotera.pressure.compliance.AirAndHoses;
 import gotera.quantity.AbsolutePressure;
@@ -32,9 +33,6 @@ import org.springframework.ui.Model;
 class RefillAsked {
   private static final double HUNDRED = 100;
   private static final double LITRE = 1000;
-
-  /** Temperature of a system that is evacuated (°C) (our judgement, untested). */
-  private static final double ROOM = 20;
 
   private final RefillService refills;
   private final RefillPages pages;
@@ -109,7 +107,7 @@ class RefillAsked {
             measured(last.get()).orElseThrow(),
             last.get().startGauge(),
             atmosphere,
-            fills.mixture(id).vapourPressure(Temperature.ofCelsius(ROOM)).kilopascals(),
+            fills.mixture(id).vapourPressure(Temperature.ofCelsius(Growth.FILLED)).kilopascals(),
             gap.orElse(0));
     model.addAttribute(
         "airSays",
@@ -144,7 +142,8 @@ class RefillAsked {
       problems.add("vacuum", "refill.no-such-vacuum", figures.pressure(atmosphere));
       return;
     }
-    double vapour = fills.mixture(id).vapourPressure(Temperature.ofCelsius(ROOM)).kilopascals();
+    double vapour =
+        fills.mixture(id).vapourPressure(Temperature.ofCelsius(Growth.FILLED)).kilopascals();
     double air = VacuumFill.air(account.get().full(), left, vapour, atmosphere);
     model.addAttribute(
         "vacuumSays",

@@ -132,12 +132,13 @@ class RefillPages {
     if (gap < 1) {
       model.addAttribute("pourSays", words.say("refill.full"));
     } else if (missing.isEmpty()) {
-      double highest = (now.glycol() + gap) / account.get().full();
+      Mix.Reach reach = Mix.reach(account.get().full(), now.volume(), now.strength());
+      boolean tooWeak = reach.highest() < wanted.getAsDouble();
       model.addAttribute(
           "pourSays",
           words.say(
-              highest < wanted.getAsDouble() ? "refill.cannot" : "refill.strong",
-              Figures.fixed(HUNDRED * highest, 0)));
+              tooWeak ? "refill.cannot" : "refill.strong",
+              Figures.fixed(HUNDRED * (tooWeak ? reach.highest() : reach.lowest()), 0)));
     } else {
       model.addAttribute("concentrate", figures.volume(missing.get().concentrate()));
       model.addAttribute("water", figures.volume(missing.get().water()));
@@ -152,7 +153,8 @@ class RefillPages {
                           figures.volume(j.millilitres() * j.strength()),
                           figures.volume(j.millilitres() * (1 - j.strength())))));
     }
-    Growth growth = Growth.between(new CoolantMixture(wanted.getAsDouble()), 20, 90);
+    Growth growth =
+        Growth.between(new CoolantMixture(wanted.getAsDouble()), Growth.FILLED, Growth.RUNNING);
     model.addAttribute(
         "room", words.say("refill.room", figures.volume(account.get().full() * growth.share())));
   }

@@ -7,6 +7,7 @@ import gotera.repair.CraftCheck;
 import gotera.repair.Cure;
 import gotera.repair.Drain;
 import gotera.repair.Seal;
+import gotera.uncertainty.DecisionLimits;
 import gotera.web.circuit.CircuitService;
 import gotera.web.circuit.CircuitWords;
 import gotera.web.figures.Figures;
@@ -139,7 +140,7 @@ class RepairPages {
                 words.say(
                     "repair.comes",
                     figures.volume(d.comes()),
-                    figures.volume(2 * d.u()),
+                    figures.volume(DecisionLimits.TWO_SIDED * d.u()),
                     figures.volume(d.stays())))
         .orElse("");
   }
