@@ -119,4 +119,26 @@ class RepairTests {
     assertThat(Drain.at(circuit, 8000, upper).comes()).isLessThan(2000);
     assertThat(Drain.at(circuit, 8000, tap).comes()).isGreaterThan(5000);
   }
+
+  /** No minute and no price is lost or counted twice, whatever the lines. */
+  @Test
+  void everyMinuteAndPriceStandsInOneSum() {
+    Random random = new Random(8);
+    for (int run = 0; run < 300; run++) {
+      List<WorkSums.Item> items = new ArrayList<>();
+      for (int i = random.nextInt(10); i > 0; i--) {
+        items.add(
+            new WorkSums.Item(
+                random.nextBoolean(),
+                random.nextBoolean(),
+                random.nextInt(90),
+                random.nextInt(500)));
+      }
+      WorkSums sums = WorkSums.of(items);
+      assertThat(sums.needed().minutes() + sums.tools().minutes() + sums.needless().minutes())
+          .isEqualTo(items.stream().mapToDouble(WorkSums.Item::minutes).sum());
+      assertThat(sums.needed().price() + sums.tools().price() + sums.needless().price())
+          .isEqualTo(items.stream().mapToDouble(WorkSums.Item::price).sum());
+    }
+  }
 }

@@ -92,6 +92,8 @@ class RefillTests {
           .fill("To temperature, six minutes idle, off, cool, to the mark");
       bench.click("Save it for this engine type");
       bench.shows(".maker", "six minutes idle");
+      bench.click("Undo: the maker’s procedure");
+      bench.counts(".maker", 0);
 
       bench.click("Watch the funnel");
       bench.fill("Free area, cm²", "60");

@@ -133,6 +133,8 @@ class RepairTests {
       bench.click("It does not fit");
       bench.shows("#compared", "does not fit: “one stub turned”");
       bench.shows("#waits", "the right part for Pump gasket");
+      bench.click("Save the lesson");
+      bench.shows("#lessons .wrong", "Please write what was learned");
       bench.fill("A lesson", "The mount may stay; the pump has two stubs, compare them");
       bench.click("Save the lesson");
       bench.shows("#lessons", "The mount may stay");

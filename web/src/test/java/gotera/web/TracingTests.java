@@ -247,7 +247,7 @@ class TracingTests {
       bench.fill("Minutes", "80");
       bench.click("Write it down");
       bench.shows(".plate", "80 min");
-      bench.shows(".plate", "tools, apart");
+      bench.shows(".plate", "0 min, 20");
       bench.refilled();
       bench.open(bench.jobPath() + "/history");
       bench.shows("main", "dried before");

@@ -30,6 +30,7 @@ import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
 /** The refill: what goes in, pouring, the steps, the end of the purge. */
 @Controller
@@ -81,7 +82,7 @@ class RefillController {
   }
 
   private static Chemistry kind(String word) {
-    return Worded.of(Chemistry.class, word).orElse(Chemistry.UNKNOWN);
+    return Worded.of(Chemistry.class, word).orElseThrow(() -> new NotFound(word));
   }
 
   @PostMapping("/jobs/{id}/refill/mix")
@@ -159,10 +160,13 @@ class RefillController {
   String procedure(
       @PathVariable UUID id,
       @RequestParam(defaultValue = "") String procedure,
+      RedirectAttributes once,
       Principal principal) {
     jobs.require(id);
     String text = Entry.text(procedure, 4000);
-    if (!text.isEmpty()) {
+    if (text.isEmpty()) {
+      once.addFlashAttribute("procedureProblem", words.say("refill.procedure-missing"));
+    } else {
       lessons.refill(id, text, principal.getName());
     }
     return back(id);

@@ -121,20 +121,29 @@ class CraftController {
 
   @PostMapping("/jobs/{id}/repair/lessons")
   String learn(
-      @PathVariable UUID id, @RequestParam(defaultValue = "") String lesson, Principal principal) {
+      @PathVariable UUID id,
+      @RequestParam(defaultValue = "") String lesson,
+      RedirectAttributes once,
+      Principal principal) {
     jobs.require(id);
     String what = Entry.text(lesson, 400);
-    if (!what.isEmpty()) {
+    if (what.isEmpty()) {
+      once.addFlashAttribute("lessonProblem", words.say("lesson.missing"));
+    } else {
       lessons.learn(id, what, principal.getName());
     }
     return "redirect:/jobs/" + id + "/repair";
   }
 
   @PostMapping("/jobs/{id}/repair/lessons/{lessonId}/withdraw")
-  String forget(@PathVariable UUID id, @PathVariable UUID lessonId, Principal principal) {
+  String forget(
+      @PathVariable UUID id,
+      @PathVariable UUID lessonId,
+      @RequestParam(defaultValue = "") String back,
+      Principal principal) {
     jobs.require(id);
     lessons.withdraw(id, lessonId, principal.getName());
-    return "redirect:/jobs/" + id + "/repair";
+    return "redirect:/jobs/" + id + (back.equals("refill") ? "/refill" : "/repair");
   }
 
   @GetMapping("/jobs/{id}/repair/ring")

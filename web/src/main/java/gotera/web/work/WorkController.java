@@ -1,6 +1,8 @@
 package gotera.web.work;
 
 import gotera.range.Range;
+import gotera.repair.WorkSums;
+import gotera.repair.WorkSums.Sum;
 import gotera.web.decide.Money;
 import gotera.web.decide.PriceService;
 import gotera.web.figures.FieldProblems;
@@ -12,7 +14,6 @@ import gotera.web.job.JobService;
 import gotera.web.job.Step;
 import gotera.web.words.Words;
 import gotera.web.work.WorkService.Entry;
-import gotera.web.work.WorkService.Sums;
 import gotera.word.Worded;
 import java.security.Principal;
 import java.util.Map;
@@ -99,17 +100,21 @@ class WorkController {
       UUID id, WorkForm form, Map<String, String> problems, Figures figures, Model model) {
     jobs.require(id);
     String currency = prices.rates().currency();
-    Sums sums = work.sums(id);
+    WorkSums sums = work.sums(id);
     model.addAttribute("place", new JobPlace(id, Step.REPAIR, figures));
     model.addAttribute("form", form);
     model.addAttribute("problems", problems);
     model.addAttribute("kinds", Worded.words(WorkKind.class));
     model.addAttribute("lines", work.entries(id).stream().map(e -> line(e, currency)).toList());
-    model.addAttribute("minutes", Figures.plain(sums.minutes()));
-    model.addAttribute("price", currency.isEmpty() ? "" : money.say(sums.price(), currency));
-    model.addAttribute("tools", currency.isEmpty() ? "" : money.say(sums.tools(), currency));
-    model.addAttribute("needless", Figures.plain(sums.needlessMinutes()));
+    model.addAttribute("needed", said(sums.needed(), currency));
+    model.addAttribute("tools", said(sums.tools(), currency));
+    model.addAttribute("needless", said(sums.needless(), currency));
     return "work/work";
+  }
+
+  /** Time and money in words. */
+  private String said(Sum sum, String currency) {
+    return words.say("work.sum", Figures.plain(sum.minutes()), price(sum.price(), currency));
   }
 
   private Line line(Entry e, String currency) {

@@ -1,5 +1,7 @@
 package gotera.web.work;
 
+import gotera.repair.WorkSums;
+import gotera.repair.WorkSums.Item;
 import gotera.web.frame.NotFound;
 import gotera.web.job.JobChanges;
 import gotera.web.storage.Identifiers;
@@ -48,9 +50,6 @@ public class WorkService {
       boolean needless,
       String by) {}
 
-  /** The sums of a sheet: minutes and price of what the job needed, of tools, of needless work. */
-  record Sums(double minutes, double price, double tools, double needlessMinutes) {}
-
   @Transactional(readOnly = true)
   List<Entry> entries(UUID jobId) {
     return records.findByJobIdOrderByWrittenAtAscIdAsc(jobId).stream()
@@ -68,22 +67,17 @@ public class WorkService {
         .toList();
   }
 
-  Sums sums(UUID jobId) {
-    double minutes = 0;
-    double price = 0;
-    double tools = 0;
-    double needless = 0;
-    for (Entry e : entries(jobId)) {
-      if (e.kind() == WorkKind.TOOL) {
-        tools += e.price().orElse(0);
-      } else if (e.needless()) {
-        needless += e.minutes().orElse(0);
-      } else {
-        minutes += e.minutes().orElse(0);
-        price += e.price().orElse(0);
-      }
-    }
-    return new Sums(minutes, price, tools, needless);
+  WorkSums sums(UUID jobId) {
+    return WorkSums.of(
+        entries(jobId).stream()
+            .map(
+                e ->
+                    new Item(
+                        e.kind() == WorkKind.TOOL,
+                        e.needless(),
+                        e.minutes().orElse(0),
+                        e.price().orElse(0)))
+            .toList());
   }
 
   @Write
