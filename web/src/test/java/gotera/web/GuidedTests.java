@@ -283,6 +283,8 @@ class GuidedTests {
       bench.shows(".said-line", "Does not count");
       bench.shows(".so-far-flag", "The bubbles do not count (not warm)");
 
+      bench.repaired("thermostat-housing.gasket", "New thermostat, new gasket");
+      bench.open(bench.jobPath() + "/inside/funnel");
       bench.fill("Free area, cm²", "60");
       bench.click("Watch again");
       look(bench, "0", "", 24);
@@ -419,6 +421,7 @@ class GuidedTests {
       bench.job("Corva cylinder " + hand, "Loses coolant, dry outside");
       bench.circuit("Old six " + hand, "inline-along-carburettors");
       bench.step("Fill up");
+      bench.shows("#two-fillers", "Top up both, neck and tank, then shut the second");
       bench.fill("How much", "0.7 L");
       bench.click("Save");
       bench.step("Cap");

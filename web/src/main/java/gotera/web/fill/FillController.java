@@ -8,6 +8,7 @@ import gotera.refill.FillAccount;
 import gotera.refill.FillAccount.Moment;
 import gotera.refill.Mix;
 import gotera.uncertainty.DecisionLimits;
+import gotera.web.circuit.CircuitService;
 import gotera.web.figures.FieldProblems;
 import gotera.web.figures.Figures;
 import gotera.web.frame.Pages;
@@ -37,10 +38,12 @@ class FillController {
   private static final double HUNDRED = 100;
 
   private final FillService fills;
+  private final CircuitService circuits;
   private final JobService jobs;
   private final Words words;
 
-  FillController(FillService fills, JobService jobs, Words words) {
+  FillController(FillService fills, CircuitService circuits, JobService jobs, Words words) {
+    this.circuits = circuits;
     this.fills = fills;
     this.jobs = jobs;
     this.words = words;
@@ -210,6 +213,7 @@ class FillController {
             .filter(FillEntryKind::written)
             .map(FillEntryKind::word)
             .toList());
+    model.addAttribute("twoFillers", circuits.circuit(id).joint("tank.cap").isPresent());
     model.addAttribute("known", job.liquidMl().isPresent());
     Optional<FillAccount> account = fills.account(id);
     model.addAttribute("rows", rows(fills.lines(id), account, figures));
