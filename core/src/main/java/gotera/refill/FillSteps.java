@@ -114,11 +114,25 @@ public final class FillSteps {
   }
 
   private void fill() {
-    String filler = "cap.neck";
+    for (Joint cap : fillers()) {
+      fill(cap);
+    }
+  }
+
+  /** Where each loop is filled: a second loop of an electric drive has a tank of its own. */
+  private List<Joint> fillers() {
+    return circuit.joints().stream()
+        .filter(j -> j.code().equals("cap.neck") || j.code().equals("second-tank.cap"))
+        .toList();
+  }
+
+  private void fill(Joint cap) {
+    String filler = cap.code();
+    Predicate<HighPoint> standing = p -> standing(p, cap);
     if (school == School.VACUUM) {
       add(Does.EVACUATE, filler, p -> false);
       add(Does.WATCH_VACUUM, filler, p -> false);
-      add(Does.DRAW_IN, filler, this::standing);
+      add(Does.DRAW_IN, filler, standing);
       add(Does.FUNNEL_ON, filler, p -> false);
       return;
     }
@@ -127,7 +141,7 @@ public final class FillSteps {
     }
     List<Joint> bleeds = bleeds();
     bleeds.forEach(b -> add(Does.BLEED_OPEN, b.code(), p -> false));
-    add(Does.POUR, filler, this::standing);
+    add(Does.POUR, filler, standing);
     for (Joint b : bleeds) {
       Set<String> below = partsAt(b);
       add(Does.BLEED_SHUT, b.code(), p -> below.contains(p.code()));
@@ -153,11 +167,11 @@ public final class FillSteps {
   }
 
   /** What fills while it stands: below the filler, nothing shut in between. */
-  private boolean standing(HighPoint p) {
-    double filler = circuit.joint("cap.neck").map(j -> j.at().y()).orElse(0.0);
-    boolean open = p.branch() == Branch.ENGINE || p.branch() == Branch.TANK;
-    boolean opensUp = p.code().equals("radiator") || p.code().equals("tank") || open;
-    return opensUp && p.height() > filler && !bled(p);
+  private boolean standing(HighPoint p, Joint cap) {
+    boolean ownLoop = p.branch() == cap.branch() || p.branch() == Branch.ENGINE;
+    boolean fills = ownLoop || p.code().equals("radiator");
+    boolean sameLoop = (p.branch() == Branch.BATTERY) == (cap.branch() == Branch.BATTERY);
+    return fills && sameLoop && p.height() > cap.at().y() && !bled(p);
   }
 
   private boolean bled(HighPoint p) {

@@ -2,6 +2,7 @@ package gotera.refill;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import gotera.circuit.Branch.Gate;
 import gotera.circuit.Circuit;
 import gotera.circuit.CircuitBuilder;
 import gotera.circuit.CircuitEdit;
@@ -18,8 +19,11 @@ import gotera.refill.FillSteps.FillStep;
 import gotera.refill.FillSteps.School;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Random;
 import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -116,5 +120,48 @@ class FillStepsTests {
 
   private static FillStep step(List<FillStep> steps, Does does) {
     return steps.stream().filter(s -> s.does() == does).findFirst().orElseThrow();
+  }
+
+  /** No air leaves before what shuts it in has opened, whatever the circuit. */
+  @ParameterizedTest
+  @EnumSource(School.class)
+  void noAirLeavesThroughWhatIsStillShut(School school) {
+    Random random = new Random(12);
+    for (int run = 0; run < 1500; run++) {
+      Circuit circuit = CircuitBuilder.of(features(random));
+      Map<String, HighPoint> points =
+          HighPoint.of(circuit).stream()
+              .collect(Collectors.toMap(HighPoint::code, Function.identity()));
+      List<FillStep> steps = FillSteps.of(circuit, school);
+      int heat = at(steps, Does.HEATER_HOT);
+      int opens = at(steps, Does.THERMOSTAT_OPENS);
+      for (int i = 0; i < steps.size(); i++) {
+        for (String code : steps.get(i).frees()) {
+          Gate gate = points.get(code).branch().gate();
+          boolean filler = code.equals("radiator"); // its own cap, or its vent, is its high point
+          if (gate == Gate.THERMOSTAT && !filler) {
+            assertThat(i).as(code).isGreaterThanOrEqualTo(opens);
+          } else if (gate == Gate.HEATER_VALVE) {
+            assertThat(i).as(code).isGreaterThanOrEqualTo(heat);
+          }
+        }
+      }
+    }
+  }
+
+  /** Where a step stands; before everything where it is not. */
+  private static int at(List<FillStep> steps, Does does) {
+    return steps.stream().map(FillStep::does).toList().indexOf(does);
+  }
+
+  @Test
+  void eachLoopOfAnElectricDriveIsFilledAtItsOwnTank() {
+    Circuit circuit =
+        CircuitBuilder.of(CircuitPresets.of("electric-two-loops").orElseThrow().features());
+    List<FillStep> pours =
+        FillSteps.of(circuit, School.POUR).stream().filter(s -> s.does() == Does.POUR).toList();
+    assertThat(pours).extracting(FillStep::at).containsExactly("cap.neck", "second-tank.cap");
+    assertThat(pours.get(0).frees()).contains("inverter").doesNotContain("battery-plate");
+    assertThat(pours.get(1).frees()).contains("battery-plate").doesNotContain("inverter");
   }
 }

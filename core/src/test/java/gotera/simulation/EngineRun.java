@@ -42,9 +42,7 @@ public final class EngineRun {
   private final double liquid;
   private final double area;
   private double minute;
-  private double block = 15;
-  private double radiator = 15;
-  private boolean fan;
+  private final IdlingEngine engine = new IdlingEngine();
   private double opened;
   private double volume; // in the funnel, mL
   private double mark; // mm
@@ -83,44 +81,30 @@ public final class EngineRun {
 
   /** Runs until both hoses have been hot for so long (min), two hours at most. */
   public EngineRun until(double hotMinutes) {
-    double grown = grown(mean());
+    double grown = engine.grown();
     while (minute < 120 && (opened == 0 || minute < opened + hotMinutes)) {
       warm();
       minute += STEP;
-      double now = grown(mean());
+      double now = engine.grown();
       volume += liquid * (now - grown);
       grown = now;
       gasAndAir();
-      trace.add(new Moment(minute, block, 10 * volume / area));
+      trace.add(new Moment(minute, engine.block(), 10 * volume / area));
       stander();
     }
     return this;
   }
 
-  private double mean() {
-    return 0.6 * block + 0.4 * radiator;
-  }
-
   private void warm() {
-    double open = Math.max(0, Math.min(1, (block - 80) / 8));
-    double flow = 0.6 * open;
-    fan = fan ? block > 86.5 : block > 91;
-    block += STEP * (5.5 - 0.02 * (block - 15) - flow * (block - radiator) * 0.6);
-    radiator += STEP * (flow * (block - radiator) - (fan ? 0.15 : 0.11) * (radiator - 15));
-    if (opened == 0 && Math.min(block, radiator) > 71) {
+    engine.idle(STEP);
+    if (opened == 0 && engine.hot()) {
       opened = minute;
     }
   }
 
-  /** Growth of half-and-half against castings from 15 °C, a parabola of its own (1). */
-  private static double grown(double celsius) {
-    double t = celsius - 15;
-    return 4.05e-4 * t + 1.6e-6 * t * t;
-  }
-
   private void gasAndAir() {
     double up = 0;
-    if (truth == Truth.AIR_LEAVES && block > 60) {
+    if (truth == Truth.AIR_LEAVES && engine.block() > 60) {
       double loose = air * 0.045 * STEP;
       air -= loose;
       volume -= loose; // liquid goes where the air was
@@ -150,7 +134,9 @@ public final class EngineRun {
       nextHoses = minute + 2 + 2 * random.nextDouble();
       steps.add(
           new Warmed(
-              now(), block - 1 + random.nextGaussian(), radiator + 0.7 * random.nextGaussian()));
+              now(),
+              engine.block() - 1 + random.nextGaussian(),
+              engine.radiator() + 0.7 * random.nextGaussian()));
     }
     if (minute < next) {
       return;

@@ -69,9 +69,7 @@ public final class PurgeRun {
   private final double liquid;
   private final double area;
   private double minute;
-  private double block = 15;
-  private double radiator = 15;
-  private boolean fan;
+  private final IdlingEngine engine = new IdlingEngine();
   private double volume;
   private double mark;
   private double budget;
@@ -97,39 +95,26 @@ public final class PurgeRun {
 
   /** Two seconds more; not so once it has run for longer than anybody would stand there. */
   public boolean advance() {
-    double before = grown(mean());
+    double before = engine.grown();
     warm();
     minute += STEP;
-    volume += liquid * (grown(mean()) - before);
+    volume += liquid * (engine.grown() - before);
     air();
     stander();
     return minute < LONGEST;
   }
 
   private void warm() {
-    double open = Math.max(0, Math.min(1, (block - 80) / 8));
-    double flow = 0.6 * open;
-    fan = fan ? block > 86.5 : block > 91;
-    block += STEP * (5.5 - 0.02 * (block - 15) - flow * (block - radiator) * 0.6);
-    radiator += STEP * (flow * (block - radiator) - (fan ? 0.15 : 0.11) * (radiator - 15));
-    if (Double.isNaN(hotSince) && Math.min(block, radiator) > 71) {
+    engine.idle(STEP);
+    if (Double.isNaN(hotSince) && engine.hot()) {
       hotSince = minute;
     }
-  }
-
-  private double mean() {
-    return 0.6 * block + 0.4 * radiator;
-  }
-
-  private static double grown(double celsius) {
-    double t = celsius - 15;
-    return 4.05e-4 * t + 1.6e-6 * t * t;
   }
 
   private void air() {
     double up = 0;
     for (Pocket p : pockets) {
-      up += p.loosened(block, minute);
+      up += p.loosened(engine.block(), minute);
     }
     volume -= up;
     if (up > 0) {
@@ -151,7 +136,9 @@ public final class PurgeRun {
       nextHoses = minute + 1.5 + 1.5 * random.nextDouble();
       steps.add(
           new Warmed(
-              now(), block - 1 + random.nextGaussian(), radiator + 0.7 * random.nextGaussian()));
+              now(),
+              engine.block() - 1 + random.nextGaussian(),
+              engine.radiator() + 0.7 * random.nextGaussian()));
     }
     if (minute < next) {
       return;

@@ -265,6 +265,24 @@ final class Bench implements AutoCloseable {
     click("Save the draw");
   }
 
+  /** Pumps up and gives a whole hold as a file, read by a good gauge and thermometer. */
+  void hold(SimulatedHold hold, String gaugeStep, String liquid) {
+    fill("Finest reading you can make", gaugeStep);
+    use(page.locator(".more summary").first());
+    fill("Thermometer reads to, K", "0.05");
+    fill("Liquid in the system", liquid);
+    click("Begin pumping");
+    curve(hold.csv());
+    String[] large = hold.draw(20);
+    draw("measuring draw", "20", large[0], large[1]);
+  }
+
+  /** Closes a hold with the small draw that a sign-off needs. */
+  void closed(SimulatedHold hold) {
+    String[] small = hold.draw(2);
+    draw("closing draw", "2 ml", small[0], small[1]);
+  }
+
   /** Chooses a photograph. */
   void photograph(byte[] jpeg) {
     page.setInputFiles("#photo", new FilePayload("photo.jpg", "image/jpeg", jpeg));

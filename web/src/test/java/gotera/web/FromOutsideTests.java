@@ -118,16 +118,8 @@ class FromOutsideTests {
       bench.refilled();
       bench.step("Re-test");
       SimulatedHold hold = new SimulatedHold(6200, 124, List.of(), 37);
-      bench.fill("Finest reading you can make", "0.1 kPa");
-      bench.use(bench.page.locator(".more summary").first());
-      bench.fill("Thermometer reads to, K", "0.05");
-      bench.fill("Liquid in the system", "6.2 L");
-      bench.click("Begin pumping");
-      bench.curve(hold.csv());
-      String[] large = hold.draw(20);
-      String[] small = hold.draw(2);
-      bench.draw("measuring draw", "20", large[0], large[1]);
-      bench.draw("closing draw", "2 ml", small[0], small[1]);
+      bench.hold(hold, "0.1 kPa", "6.2 L");
+      bench.closed(hold);
       bench.shows(".said", "Tight, at most 0.0");
       bench.open(bench.jobPath() + "/repair");
       bench.shows(".round-then", "then: Tight, at most 0.0");

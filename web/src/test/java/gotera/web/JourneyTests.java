@@ -61,16 +61,8 @@ class JourneyTests {
 
       SimulatedHold hold = new SimulatedHold(6200, 124.1, List.of(), 61);
       bench.click("To the re-test");
-      bench.fill("Finest reading you can make", "0.1 kPa");
-      bench.page.locator(".more summary").first().click();
-      bench.fill("Thermometer reads to, K", "0.05");
-      bench.fill("Liquid in the system", "6.2 L");
-      bench.click("Begin pumping");
-      bench.curve(hold.csv());
-      String[] large = hold.draw(20);
-      String[] small = hold.draw(2);
-      bench.draw("measuring draw", "20", large[0], large[1]);
-      bench.draw("closing draw", "2 ml", small[0], small[1]);
+      bench.hold(hold, "0.1 kPa", "6.2 L");
+      bench.closed(hold);
       bench.shows(".said", "Tight, at most 0.0");
       bench.finish();
 

@@ -195,13 +195,7 @@ class TracingTests {
       bench.shows("#beside", "This hold would let through");
       bench.click("Test again");
       SimulatedHold hold = new SimulatedHold(13_000, 110, List.of(Leak.seep(0.4, 110)), 23);
-      bench.use(bench.page.locator(".more summary").first());
-      bench.fill("Finest reading you can make", "0.2 kPa");
-      bench.fill("Thermometer reads to, K", "0.05");
-      bench.click("Begin pumping");
-      bench.curve(hold.csv());
-      String[] large = hold.draw(20);
-      bench.draw("measuring draw", "20", large[0], large[1]);
+      bench.hold(hold, "0.2 kPa", "13 L");
       bench.shows(".said", "Leak 0.");
       bench.finish();
       bench.open(bench.jobPath() + "/circuit");
