@@ -1,5 +1,8 @@
 package gotera.coolant;
 
+import gotera.word.Worded;
+import java.util.OptionalDouble;
+
 /**
  * Freezing point of a glycol–water mixture by volume: straight lines between the points of handbook
  * tables and label practice (values from memory). Good to about 2 K. Above 60 % more glycol freezes
@@ -10,7 +13,7 @@ public final class FreezingPoint {
   public static final double HIGHEST = 0.6;
 
   /** Which glycol; a refractometer's scale is of one of them. */
-  public enum Glycol {
+  public enum Glycol implements Worded {
     ETHYLENE(
         new double[] {0, 0.10, 0.20, 0.25, 0.30, 0.33, 0.40, 0.50, 0.60},
         new double[] {0, -3.5, -8, -12, -15, -18, -24, -37, -52}),
@@ -54,6 +57,13 @@ public final class FreezingPoint {
       throw new IllegalArgumentException("strength must be 0 to " + glycol.highest());
     }
     return between(glycol.strengths, glycol.celsius, strength);
+  }
+
+  /** The same; nothing outside the glycol's table (°C). */
+  public static OptionalDouble ifKnown(Glycol glycol, double strength) {
+    return strength >= 0 && strength <= glycol.highest()
+        ? OptionalDouble.of(of(glycol, strength))
+        : OptionalDouble.empty();
   }
 
   /**

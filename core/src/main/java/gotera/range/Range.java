@@ -114,6 +114,8 @@ public enum Range {
   DOSE(0.1, 2000, "mL"),
   /** Minutes an engine ran (min). */
   RAN(0.5, 100_000, "min"),
+  /** Minutes somebody worked on something (min). */
+  WORKED(0, 10_000, "min"),
   /** Length of a wait (min): a month. */
   WAIT(0, 31 * 1440.0, "min"),
   /** Time between readings that are planned (s). */

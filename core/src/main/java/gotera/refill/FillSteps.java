@@ -3,11 +3,13 @@ package gotera.refill;
 import gotera.circuit.Branch;
 import gotera.circuit.Circuit;
 import gotera.circuit.Circuit.Joint;
+import gotera.pressure.law.Medium;
 import gotera.word.Worded;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
@@ -21,13 +23,13 @@ public final class FillSteps {
   private static final Set<Branch> HEATERS = EnumSet.of(Branch.HEATER, Branch.REAR_HEATER);
 
   private final Circuit circuit;
-  private final School school;
+  private final Way way;
   private final List<HighPoint> left;
   private final List<FillStep> steps = new ArrayList<>();
 
-  private FillSteps(Circuit circuit, School school) {
+  private FillSteps(Circuit circuit, Way way) {
     this.circuit = circuit;
-    this.school = school;
+    this.way = way;
     this.left = new ArrayList<>(HighPoint.of(circuit));
   }
 
@@ -41,11 +43,22 @@ public final class FillSteps {
     VACUUM
   }
 
+  /**
+   * How it is filled.
+   *
+   * @param school what draws or pours the coolant in
+   * @param airFirst whether dry air is held before: it finds the fault of an assembly before
+   *     coolant is spent
+   */
+  public record Way(School school, boolean airFirst) {}
+
   /** What is done in a step. */
   public enum Does implements Worded {
     SHUT_DRAINS,
     HEATER_OPEN,
     SECOND_FILLER,
+    /** Regulated below the cap's rating, and held. */
+    AIR_HOLD,
     FUNNEL_ON,
     EVACUATE,
     WATCH_VACUUM,
@@ -61,7 +74,16 @@ public final class FillSteps {
     SQUEEZE,
     UNTIL_QUIET,
     COOL,
-    TOP_UP
+    TOP_UP;
+
+    /** The medium of the hold that does it, where a hold does. */
+    public Optional<Medium> hold() {
+      return switch (this) {
+        case AIR_HOLD -> Optional.of(Medium.GAS);
+        case WATCH_VACUUM -> Optional.of(Medium.VACUUM);
+        default -> Optional.empty();
+      };
+    }
   }
 
   /**
@@ -74,8 +96,8 @@ public final class FillSteps {
   public record FillStep(Does does, String at, List<String> frees) {}
 
   /** The steps of a circuit as it is now. */
-  public static List<FillStep> of(Circuit circuit, School school) {
-    FillSteps steps = new FillSteps(circuit, school);
+  public static List<FillStep> of(Circuit circuit, Way way) {
+    FillSteps steps = new FillSteps(circuit, way);
     steps.before();
     steps.fill();
     if (circuit.part("block").isPresent()) {
@@ -111,6 +133,9 @@ public final class FillSteps {
     if (circuit.joint("tank.cap").isPresent()) {
       add(Does.SECOND_FILLER, "tank.cap", p -> false);
     }
+    if (way.airFirst()) {
+      fillers().forEach(f -> add(Does.AIR_HOLD, f.code(), p -> false));
+    }
   }
 
   private void fill() {
@@ -129,14 +154,14 @@ public final class FillSteps {
   private void fill(Joint cap) {
     String filler = cap.code();
     Predicate<HighPoint> standing = p -> standing(p, cap);
-    if (school == School.VACUUM) {
+    if (way.school() == School.VACUUM) {
       add(Does.EVACUATE, filler, p -> false);
       add(Does.WATCH_VACUUM, filler, p -> false);
       add(Does.DRAW_IN, filler, standing);
       add(Does.FUNNEL_ON, filler, p -> false);
       return;
     }
-    if (school == School.FUNNEL) {
+    if (way.school() == School.FUNNEL) {
       add(Does.FUNNEL_ON, filler, p -> false);
     }
     List<Joint> bleeds = bleeds();
@@ -175,7 +200,7 @@ public final class FillSteps {
   }
 
   private boolean bled(HighPoint p) {
-    return school != School.VACUUM
+    return way.school() != School.VACUUM
         && bleeds().stream().anyMatch(b -> partsAt(b).contains(p.code()));
   }
 

@@ -1,5 +1,6 @@
 package gotera.repair;
 
+import gotera.circuit.Circuit.Joint;
 import gotera.circuit.Fastening;
 import gotera.word.Worded;
 import java.util.Arrays;
@@ -43,6 +44,18 @@ public enum CraftCheck implements Worded {
 
   CraftCheck(Set<Fastening> of) {
     this.of = of;
+  }
+
+  /** Screwed joints with a ring of their own inside. */
+  private static final Set<String> RINGED = Set.of("radiator.drain-tap");
+
+  /** The checks of a joint, in the order of the work. */
+  public static List<CraftCheck> of(Joint joint) {
+    boolean ringed = RINGED.contains(joint.code());
+    return Arrays.stream(values())
+        .filter(c -> c.of.contains(joint.fastening()) || ringed && c.of.contains(Fastening.O_RING))
+        .filter(c -> !ringed || c != FACES_CLEAN)
+        .toList();
   }
 
   /** The checks of a joint that is held so. */

@@ -26,6 +26,11 @@ public enum Cure implements Worded {
     return lasts;
   }
 
+  /** What sets once a check of the craft is made; a gasket may be fitted dry, so it is asked. */
+  public static Optional<Cure> after(CraftCheck check) {
+    return check == CraftCheck.PLUG_SEALED ? Optional.of(PLUG_SEALANT) : Optional.empty();
+  }
+
   /** What may have to set at a joint that is held so. */
   public static Optional<Cure> of(Fastening fastening) {
     return Arrays.stream(values()).filter(c -> c.of == fastening).findFirst();

@@ -64,30 +64,64 @@ public record Drain(double comes, double stays) {
    * @param joint where it is opened; of two loops only its own is opened
    */
   public static Drain at(Circuit circuit, double liquid, Joint joint) {
-    Point opening = joint.at();
-    boolean battery = joint.branch() == Branch.BATTERY;
+    double comes = liquid * share(circuit, List.of(Opening.at(joint)));
+    return new Drain(comes, liquid - comes);
+  }
+
+  /**
+   * Where a circuit is open.
+   *
+   * @param height on the sheet, downwards
+   * @param branch its branch
+   */
+  record Opening(double height, Branch branch) {
+    static Opening at(Joint joint) {
+      return new Opening(joint.at().y(), joint.branch());
+    }
+
+    boolean sameLoop(Branch other) {
+      return (branch == Branch.BATTERY) == (other == Branch.BATTERY);
+    }
+  }
+
+  /** Share that comes of what the loop of some openings holds (1). */
+  static double share(Circuit circuit, List<Opening> openings) {
     double all = 0;
     double above = 0;
+    double sill = sill(circuit);
     for (Part part : circuit.parts()) {
-      boolean in = part.inUse() && battery == (part.branch() == Branch.BATTERY);
+      boolean in = part.inUse() && openings.get(0).sameLoop(part.branch());
       double holds = in ? SHARES.getOrDefault(part.code(), 0.0) : 0;
       all += holds;
-      above += holds * clamp((opening.y() - part.y()) / part.height());
+      double height =
+          openings.stream().mapToDouble(o -> reaches(o, part, sill)).max().orElseThrow();
+      above += holds * clamp((height - part.y()) / part.height());
     }
+    double lowest = openings.stream().mapToDouble(Opening::height).max().orElseThrow();
     for (Line line : circuit.lines()) {
-      boolean in = line.inUse() && battery == (line.branch() == Branch.BATTERY);
+      boolean in = line.inUse() && openings.get(0).sameLoop(line.branch());
       if (in && !EMPTY_LINES.contains(line.code())) {
         for (int i = 1; i < line.points().size(); i++) {
           Point a = line.points().get(i - 1);
           Point b = line.points().get(i);
           double holds = HOSE * a.distance(b) / 100;
           all += holds;
-          above += holds * share(a, b, opening.y());
+          above += holds * share(a, b, lowest);
         }
       }
     }
-    double comes = all > 0 ? Math.min(liquid, liquid * above / all) : 0;
-    return new Drain(comes, liquid - comes);
+    return all > 0 ? clamp(above / all) : 0;
+  }
+
+  /** How far down a part runs empty: a block only to the pump's inlet, but at its own plug. */
+  private static double reaches(Opening opening, Part part, double sill) {
+    boolean trapped = part.code().equals("block") && opening.branch() != Branch.ENGINE;
+    return trapped ? Math.min(opening.height(), sill) : opening.height();
+  }
+
+  /** Height over which the block runs empty into the radiator: the pump's inlet. */
+  private static double sill(Circuit circuit) {
+    return circuit.part("pump").map(p -> p.y() + p.height() / 2).orElse(Double.MAX_VALUE);
   }
 
   /** Share of a stretch that lies above a height. */

@@ -1,5 +1,7 @@
 package gotera.repair;
 
+import java.time.Duration;
+import java.time.Instant;
 import java.util.List;
 
 /**
@@ -32,6 +34,11 @@ public record WorkSums(Sum needed, Sum tools, Sum needless) {
    * @param price in the shop's currency
    */
   public record Item(boolean tool, boolean needless, double minutes, double price) {}
+
+  /** Whole minutes of a clock between two moments (min), never below zero: clocks can be set. */
+  public static double minutes(Instant from, Instant to) {
+    return Math.max(0, Math.round(Duration.between(from, to).toSeconds() / 60.0));
+  }
 
   /** The sums of some lines. */
   public static WorkSums of(List<Item> items) {

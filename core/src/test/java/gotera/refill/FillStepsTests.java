@@ -14,9 +14,12 @@ import gotera.circuit.Features.Engine;
 import gotera.circuit.Features.Extra;
 import gotera.circuit.Features.Fill;
 import gotera.circuit.Features.Orientation;
+import gotera.pressure.law.Medium;
+import gotera.pressure.verdict.VerdictKind;
 import gotera.refill.FillSteps.Does;
 import gotera.refill.FillSteps.FillStep;
 import gotera.refill.FillSteps.School;
+import gotera.refill.FillSteps.Way;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
@@ -58,7 +61,9 @@ class FillStepsTests {
       Features features = features(random);
       Circuit circuit = CircuitBuilder.of(features);
       List<String> visited =
-          FillSteps.of(circuit, school).stream().flatMap(s -> s.frees().stream()).toList();
+          FillSteps.of(circuit, new Way(school, random.nextBoolean())).stream()
+              .flatMap(s -> s.frees().stream())
+              .toList();
       assertThat(visited)
           .as(features.toString())
           .containsExactlyInAnyOrderElementsOf(
@@ -68,7 +73,8 @@ class FillStepsTests {
 
   @Test
   void whatStandsBehindTheThermostatIsFreedOnlyOnceItOpens() {
-    List<FillStep> steps = FillSteps.of(CircuitBuilder.of(CircuitPresets.USUAL), School.POUR);
+    List<FillStep> steps =
+        FillSteps.of(CircuitBuilder.of(CircuitPresets.USUAL), poured(School.POUR));
     List<Does> order = steps.stream().map(FillStep::does).toList();
     assertThat(order)
         .containsSubsequence(
@@ -91,17 +97,17 @@ class FillStepsTests {
   void aBranchThatIsLoopedOffIsNotFilled() {
     Circuit built =
         CircuitBuilder.of(CircuitPresets.of("diesel-along-rear-heater").orElseThrow().features());
-    assertThat(step(FillSteps.of(built, School.FUNNEL), Does.REAR_HEATER_HOT).frees())
+    assertThat(step(FillSteps.of(built, poured(School.FUNNEL)), Does.REAR_HEATER_HOT).frees())
         .contains("rear-heater-core");
     Circuit now = Editing.all(built, List.of(new CircuitEdit.LoopOff("rear-heater")));
-    assertThat(FillSteps.of(now, School.FUNNEL).stream().map(FillStep::does))
+    assertThat(FillSteps.of(now, poured(School.FUNNEL)).stream().map(FillStep::does))
         .doesNotContain(Does.REAR_HEATER_HOT);
   }
 
   @Test
   void aVacuumIsWatchedBeforeAnythingIsDrawnIn() {
     List<Does> order =
-        FillSteps.of(CircuitBuilder.of(CircuitPresets.USUAL), School.VACUUM).stream()
+        FillSteps.of(CircuitBuilder.of(CircuitPresets.USUAL), poured(School.VACUUM)).stream()
             .map(FillStep::does)
             .toList();
     assertThat(order)
@@ -113,9 +119,41 @@ class FillStepsTests {
   void anElectricDriveHasPumpsAndNoThermostat() {
     Circuit circuit =
         CircuitBuilder.of(CircuitPresets.of("electric-two-loops").orElseThrow().features());
-    assertThat(FillSteps.of(circuit, School.POUR).stream().map(FillStep::does))
+    assertThat(FillSteps.of(circuit, poured(School.POUR)).stream().map(FillStep::does))
         .contains(Does.PUMPS_RUN)
         .doesNotContain(Does.START, Does.THERMOSTAT_OPENS);
+  }
+
+  private static Way poured(School school) {
+    return new Way(school, false);
+  }
+
+  /** Air finds the fault of an assembly before coolant is spent, whatever follows. */
+  @ParameterizedTest
+  @EnumSource(School.class)
+  void dryAirIsHeldBeforeAnythingGoesIn(School school) {
+    for (CircuitPresets.Preset preset : CircuitPresets.all()) {
+      Circuit circuit = CircuitBuilder.of(preset.features());
+      List<Does> order =
+          FillSteps.of(circuit, new Way(school, true)).stream().map(FillStep::does).toList();
+      int first = at(FillSteps.of(circuit, new Way(school, true)), Does.AIR_HOLD);
+      assertThat(first).as(preset.code()).isNotNegative();
+      assertThat(order.subList(0, first))
+          .doesNotContain(Does.POUR, Does.DRAW_IN, Does.EVACUATE, Does.FUNNEL_ON);
+      assertThat(FillSteps.of(circuit, poured(school)).stream().map(FillStep::does))
+          .doesNotContain(Does.AIR_HOLD);
+    }
+  }
+
+  @Test
+  void whatDoesNotHoldDryIsNotFilled() {
+    assertThat(DryHold.of(VerdictKind.TIGHT)).isEqualTo(DryHold.HELD);
+    assertThat(List.of(VerdictKind.LEAK, VerdictKind.GROSS, VerdictKind.STOPPED))
+        .allSatisfy(v -> assertThat(DryHold.of(v)).isEqualTo(DryHold.FELL));
+    assertThat(DryHold.of(VerdictKind.NOT_PROVEN)).isEqualTo(DryHold.NOT_TOLD);
+    assertThat(Does.AIR_HOLD.hold()).contains(Medium.GAS);
+    assertThat(Does.WATCH_VACUUM.hold()).contains(Medium.VACUUM);
+    assertThat(Does.POUR.hold()).isEmpty();
   }
 
   private static FillStep step(List<FillStep> steps, Does does) {
@@ -132,7 +170,7 @@ class FillStepsTests {
       Map<String, HighPoint> points =
           HighPoint.of(circuit).stream()
               .collect(Collectors.toMap(HighPoint::code, Function.identity()));
-      List<FillStep> steps = FillSteps.of(circuit, school);
+      List<FillStep> steps = FillSteps.of(circuit, new Way(school, random.nextBoolean()));
       int heat = at(steps, Does.HEATER_HOT);
       int opens = at(steps, Does.THERMOSTAT_OPENS);
       for (int i = 0; i < steps.size(); i++) {
@@ -159,7 +197,9 @@ class FillStepsTests {
     Circuit circuit =
         CircuitBuilder.of(CircuitPresets.of("electric-two-loops").orElseThrow().features());
     List<FillStep> pours =
-        FillSteps.of(circuit, School.POUR).stream().filter(s -> s.does() == Does.POUR).toList();
+        FillSteps.of(circuit, poured(School.POUR)).stream()
+            .filter(s -> s.does() == Does.POUR)
+            .toList();
     assertThat(pours).extracting(FillStep::at).containsExactly("cap.neck", "second-tank.cap");
     assertThat(pours.get(0).frees()).contains("inverter").doesNotContain("battery-plate");
     assertThat(pours.get(1).frees()).contains("battery-plate").doesNotContain("inverter");

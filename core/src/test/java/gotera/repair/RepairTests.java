@@ -87,6 +87,18 @@ class RepairTests {
     assertThat(Cure.of(Fastening.CLAMP)).isEmpty();
   }
 
+  @Test
+  void theDrainTapsRingIsPickedOutOfItsBore() {
+    Circuit circuit = CircuitBuilder.of(CircuitPresets.USUAL);
+    assertThat(CraftCheck.of(circuit.joint("radiator.drain-tap").orElseThrow()))
+        .contains(CraftCheck.OLD_RING_OUT, CraftCheck.NEW_WASHER)
+        .doesNotContain(CraftCheck.FACES_CLEAN);
+    assertThat(CraftCheck.of(circuit.joint("block.drain-plug").orElseThrow()))
+        .doesNotContain(CraftCheck.OLD_RING_OUT);
+    assertThat(Cure.after(CraftCheck.PLUG_SEALED)).contains(Cure.PLUG_SEALANT);
+    assertThat(Cure.after(CraftCheck.GASKET_HELD)).isEmpty();
+  }
+
   /** Never more than is in, all of it accounted for, and the lower the opening the more. */
   @Test
   void whatComesNeverExceedsWhatIsIn() {
@@ -101,7 +113,8 @@ class RepairTests {
         Drain drain = Drain.at(circuit, 8000, j);
         assertThat(drain.comes()).as(j.code()).isBetween(0.0, 8000.0);
         assertThat(drain.comes() + drain.stays()).isCloseTo(8000, within(1e-6));
-        if (j.at().y() >= heightOfLast) {
+        boolean sameSide = j.branch() != gotera.circuit.Branch.ENGINE;
+        if (sameSide && j.at().y() >= heightOfLast) {
           assertThat(drain.comes()).as(j.code()).isGreaterThanOrEqualTo(last - 1e-6);
           last = drain.comes();
           heightOfLast = j.at().y();
@@ -140,5 +153,34 @@ class RepairTests {
       assertThat(sums.needed().price() + sums.tools().price() + sums.needless().price())
           .isEqualTo(items.stream().mapToDouble(WorkSums.Item::price).sum());
     }
+  }
+
+  /** However it is drained: the amounts and the rest are what was in, the highest place first. */
+  @Test
+  void whatComesAtTheDrainsAndWhatStaysIsWhatWasIn() {
+    for (CircuitPresets.Preset preset : CircuitPresets.all()) {
+      Circuit circuit = CircuitBuilder.of(preset.features());
+      for (double liquid : new double[] {0, 900, 8000}) {
+        DrainPlan plan = DrainPlan.of(circuit, liquid);
+        double comes = plan.places().stream().mapToDouble(DrainPlan.Place::comes).sum();
+        assertThat(comes + plan.stays()).as(preset.code()).isCloseTo(liquid, within(1e-6));
+        assertThat(plan.stays()).isNotNegative();
+        assertThat(plan.places()).isNotEmpty().allMatch(p -> p.comes() >= 0);
+      }
+    }
+  }
+
+  @Test
+  void theTankIsDrawnEmptyBeforeTheRadiatorAndTheBlock() {
+    Circuit tank =
+        CircuitBuilder.of(CircuitPresets.of("diesel-along-rear-heater").orElseThrow().features());
+    assertThat(DrainPlan.of(tank, 8000).places())
+        .extracting(DrainPlan.Place::at)
+        .containsExactly("cap.neck", "radiator.drain-tap", "block.drain-plug");
+    assertThat(DrainPlan.of(tank, 8000).places()).allMatch(p -> p.comes() > 300);
+    Circuit neck = CircuitBuilder.of(CircuitPresets.USUAL);
+    assertThat(DrainPlan.of(neck, 8000).places())
+        .extracting(DrainPlan.Place::at)
+        .doesNotContain("tank.cap");
   }
 }

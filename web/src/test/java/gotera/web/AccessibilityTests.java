@@ -38,6 +38,7 @@ class AccessibilityTests {
           "repair/strip",
           "repair/ring?ring=30",
           "repair/work",
+          "repair/drain",
           "inside/gas-check/colour",
           "refill",
           "refill/label",

@@ -288,6 +288,16 @@ final class Bench implements AutoCloseable {
     page.setInputFiles("#photo", new FilePayload("photo.jpg", "image/jpeg", jpeg));
   }
 
+  /** Says that the part is new. */
+  void renewed() {
+    page.locator("input[name=renewed]").check();
+  }
+
+  /** Gives a recording of what is said. */
+  void say(byte[] sound) {
+    page.setInputFiles("#voice", new FilePayload("said.webm", "audio/webm", sound));
+  }
+
   /** Begins a job of a vehicle. */
   void job(String vehicle, String complaint) {
     open("/jobs/new");
@@ -315,6 +325,7 @@ final class Bench implements AutoCloseable {
             use(
                 page.locator(".wait")
                     .filter(new Locator.FilterOptions().setHasText(vehicle))
+                    .first()
                     .locator("button")));
   }
 

@@ -157,7 +157,7 @@ class RefillTests {
     }
   }
 
-  private static void look(Bench bench, String level, String peas, String lower, int ago) {
+  static void look(Bench bench, String level, String peas, String lower, int ago) {
     bench.fill("Peas since then", peas);
     bench.fill("Level, mm above the mark", level);
     bench.fill("Upper hose, °C", "88");

@@ -52,6 +52,7 @@ class RobustFormsTests {
           "repair/strip",
           "repair/ring",
           "repair/work",
+          "repair/drain",
           "refill",
           "decide",
           "circuit",

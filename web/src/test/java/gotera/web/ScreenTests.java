@@ -32,6 +32,7 @@ class ScreenTests {
           "repair/strip",
           "repair/ring?ring=30",
           "repair/work",
+          "repair/drain",
           "refill",
           "re-test",
           "re-test?again=true",

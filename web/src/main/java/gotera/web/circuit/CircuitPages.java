@@ -29,6 +29,7 @@ class CircuitPages {
   private final EngineTypeService types;
   private final Drawings drawings;
   private final CircuitWords names;
+  private final RenewedPlaces renewed;
   private final JobService jobs;
   private final Words words;
 
@@ -36,8 +37,10 @@ class CircuitPages {
       EngineTypeService types,
       Drawings drawings,
       CircuitWords names,
+      RenewedPlaces renewed,
       JobService jobs,
       Words words) {
+    this.renewed = renewed;
     this.types = types;
     this.drawings = drawings;
     this.names = names;
@@ -77,6 +80,18 @@ class CircuitPages {
     model.addAttribute("vehicles", jobs.vehicleNames());
     model.addAttribute("type", types.of(id).orElse(null));
     model.addAttribute("types", types.all());
+    model.addAttribute(
+        "renewed",
+        renewed.renewed(id).stream()
+            .filter(r -> now.joint(r.joint()).isPresent())
+            .map(
+                r ->
+                    words.say(
+                        "circuit.renewed",
+                        names.joint(now, r.joint()),
+                        Figures.moment(r.at()),
+                        r.note()))
+            .toList());
     model.addAttribute("loopable", loopable(now));
     model.addAttribute("changes", changes(id, now));
     model.addAttribute(

@@ -245,7 +245,7 @@ public class EngineTypeService {
 
   /** The vehicles of the same engine type as a job's, itself included. */
   @Transactional(readOnly = true)
-  List<UUID> sameType(UUID jobId) {
+  public List<UUID> sameType(UUID jobId) {
     return record(jobId)
         .map(t -> vehicles.findByEngineTypeId(t.id).stream().map(v -> v.vehicleId).toList())
         .orElse(List.of());

@@ -40,6 +40,7 @@ class FindPages {
   private final ReachService reach;
   private final Drawings drawings;
   private final CircuitWords names;
+  private final RenewedPlaces renewed;
   private final Words words;
 
   FindPages(
@@ -50,7 +51,9 @@ class FindPages {
       ReachService reach,
       Drawings drawings,
       CircuitWords names,
+      RenewedPlaces renewed,
       Words words) {
+    this.renewed = renewed;
     this.circuits = circuits;
     this.conditions = conditions;
     this.says = says;
@@ -74,7 +77,8 @@ class FindPages {
       String shows,
       Optional<String> lastSeen,
       List<LookShown> looks,
-      List<String> photos) {}
+      List<String> photos,
+      List<String> renewed) {}
 
   /** A look that can be taken back. */
   record LookShown(String id, String said) {}
@@ -207,7 +211,22 @@ class FindPages {
         circuits.photographs(listing.jobId(), joint.code()).stream()
             .limit(MOST_PHOTOS)
             .map(p -> "/photos/" + p)
-            .toList());
+            .toList(),
+        renewed(listing, joint.code()));
+  }
+
+  /** Since when a place is new; the same one wet again asks for more than a third part. */
+  private List<String> renewed(Listing listing, String code) {
+    boolean wet = listing.site(code).filter(LeakSite::wet).isPresent();
+    return renewed.renewed(listing.jobId()).stream()
+        .filter(r -> r.joint().equals(code))
+        .map(
+            r ->
+                words.say(
+                    wet && r.earlier() ? "find.renewed-wet" : "find.renewed",
+                    Figures.moment(r.at()),
+                    r.note()))
+        .toList();
   }
 
   private String last(Listing listing, LeakSite site) {

@@ -243,6 +243,7 @@ class DemoData {
         job,
         "upper-hose.housing-end",
         "New upper hose cut to the old length, both clamps renewed, neck cleaned.",
+        true,
         BY);
     DemoRefill.put(refills, job, STRENGTH, BY);
     Hold again = new Hold(109.5, 25, 25 * 60, 10, 17.1, 0.003);

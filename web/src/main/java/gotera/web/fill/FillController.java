@@ -123,7 +123,7 @@ class FillController {
       return Pages.unprocessable(page(id, form, problems.sentences(), figures, model), model);
     }
     double strength = FreezingPoint.strength(glycol, celsius.getAsDouble());
-    fills.measured(id, celsius.getAsDouble(), strength, principal.getName());
+    fills.measured(id, glycol, celsius.getAsDouble(), strength, principal.getName());
     return "redirect:/jobs/" + id + "/fill-up";
   }
 
@@ -228,7 +228,7 @@ class FillController {
                         figures.temperature(m.measures().celsius().orElse(0), 0),
                         Figures.fixed(m.measures().strength().orElse(0) * HUNDRED, 0),
                         Figures.moment(m.at()))));
-    account.ifPresent(a -> summary(a, job, figures, model));
+    account.ifPresent(a -> summary(a, job, fills.glycol(id), figures, model));
     if (job.strength().isPresent() && job.liquidMl().isPresent()) {
       fills
           .lastMeasured(id)
@@ -254,7 +254,8 @@ class FillController {
         figures.volume(lost.atOnce()));
   }
 
-  private void summary(FillAccount account, JobView job, Figures figures, Model model) {
+  private void summary(
+      FillAccount account, JobView job, Glycol glycol, Figures figures, Model model) {
     Moment now = account.now();
     double percent = now.strength() * HUNDRED;
     model.addAttribute("volume", figures.volume(now.volume()));
@@ -262,11 +263,13 @@ class FillController {
     model.addAttribute(
         "lost", now.lost() > 0 ? figures.volume(now.lost()) : words.say("fill.nothing-lost"));
     model.addAttribute("assumed", job.strength().isEmpty());
+    OptionalDouble frost = FreezingPoint.ifKnown(glycol, now.strength());
+    model.addAttribute("glycol", glycol.word());
     model.addAttribute(
         "freezing",
-        now.strength() <= FreezingPoint.HIGHEST
-            ? figures.temperature(FreezingPoint.of(Glycol.ETHYLENE, now.strength()), 0)
-            : words.say("fill.too-strong"));
+        frost.isPresent()
+            ? figures.temperature(frost.getAsDouble(), 0)
+            : words.say("fill.too-strong", Figures.plain(HUNDRED * glycol.highest())));
   }
 
   private List<Row> rows(

@@ -1,6 +1,7 @@
 package gotera.web.fill;
 
 import gotera.coolant.CoolantMixture;
+import gotera.coolant.FreezingPoint.Glycol;
 import gotera.pressure.compliance.Draw;
 import gotera.range.Range;
 import gotera.refill.FillAccount;
@@ -16,12 +17,15 @@ import gotera.web.job.StepReporter;
 import gotera.web.pressure.PressureService;
 import gotera.web.pressure.PressureTestView;
 import gotera.web.words.Words;
+import gotera.word.Worded;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 
 /** The fill account of a job. */
@@ -29,6 +33,7 @@ import org.springframework.stereotype.Service;
 public class FillService implements StepReporter {
   private static final String CHECK = "fill";
   private static final String MEASURED = "strength";
+  private static final String MIX = "mix";
 
   /** Checks whose steps book volumes: what is drawn down for a tester, what a funnel takes. */
   private static final List<String> GUIDED = List.of("gas-check", "funnel");
@@ -69,9 +74,53 @@ public class FillService implements StepReporter {
     write(jobId, FillEntryKind.IN, millilitres, strength, by);
   }
 
-  void measured(UUID jobId, double celsius, double strength, String by) {
+  /**
+   * Books what was drained at a place.
+   *
+   * @param at word of the joint that was opened
+   * @param millilitres how much came (mL)
+   * @param clean whether it was caught clean and goes back
+   * @param goes where it went
+   */
+  public void drained(
+      UUID jobId, String at, double millilitres, boolean clean, String goes, String by) {
+    FillEntryKind kind = clean ? FillEntryKind.DRAINED_CLEAN : FillEntryKind.DRAINED;
+    Measures measures = Measures.mixture(millilitres, 0);
     findings.write(
-        jobId, New.of(MEASURED, "", "refractometer", Measures.freezing(celsius, strength)), by);
+        jobId, new New(CHECK, at, kind.word(), measures, Set.of(), goes, Optional.empty()), by);
+  }
+
+  /** What was drained at places, in order of time. */
+  public List<Drained> drained(UUID jobId) {
+    return findings.of(jobId, CHECK).stream()
+        .filter(f -> !f.subject().isEmpty())
+        .map(
+            f ->
+                new Drained(
+                    f.id(),
+                    f.subject(),
+                    f.measures().millilitres().orElse(0),
+                    f.saw().equals(FillEntryKind.DRAINED_CLEAN.word()),
+                    f.note()))
+        .toList();
+  }
+
+  /**
+   * What was drained at a place.
+   *
+   * @param id the finding that says so
+   * @param at word of the joint
+   * @param millilitres how much (mL)
+   * @param clean whether it goes back
+   * @param goes where it went
+   */
+  public record Drained(UUID id, String at, double millilitres, boolean clean, String goes) {}
+
+  void measured(UUID jobId, Glycol glycol, double celsius, double strength, String by) {
+    findings.write(
+        jobId,
+        New.of(MEASURED, glycol.word(), "refractometer", Measures.freezing(celsius, strength)),
+        by);
   }
 
   void withdraw(UUID jobId, UUID entry, String by) {
@@ -141,6 +190,16 @@ public class FillService implements StepReporter {
       case "coolant" -> FillEntryKind.COOLANT;
       default -> FillEntryKind.DRAWN_DOWN;
     };
+  }
+
+  /** Which glycol it is, as the scale that was read or the mix that was wanted says last. */
+  public Glycol glycol(UUID jobId) {
+    return Stream.of(MEASURED, MIX)
+        .flatMap(c -> findings.of(jobId, c).stream())
+        .filter(f -> Worded.of(Glycol.class, f.subject()).isPresent())
+        .max(Comparator.comparing(Finding::at))
+        .flatMap(f -> Worded.of(Glycol.class, f.subject()))
+        .orElse(Glycol.ETHYLENE);
   }
 
   /** What is in the system now; as the job says while nobody knows how much it holds. */

@@ -16,7 +16,8 @@ import java.util.UUID;
  * @param unmet conditions that were not met, so that it does not count
  * @param note anything else
  * @param photo its photograph
- * @param at when
+ * @param at when it happened
+ * @param writtenAt when it was written down
  * @param by by whom
  */
 public record Finding(
@@ -29,4 +30,5 @@ public record Finding(
     String note,
     Optional<UUID> photo,
     Instant at,
+    Instant writtenAt,
     String by) {}

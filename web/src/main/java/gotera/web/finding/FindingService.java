@@ -140,6 +140,7 @@ public class FindingService {
         r.note,
         Optional.ofNullable(r.photoId),
         r.happenedAt == null ? r.writtenAt : r.happenedAt,
+        r.writtenAt,
         r.writtenBy);
   }
 }

@@ -1,6 +1,7 @@
 package gotera.web.level;
 
 import gotera.coolant.CoolantMixture;
+import gotera.level.LevelRuler;
 import gotera.level.LevelWatch;
 import gotera.uncertainty.DecisionLimits;
 import gotera.web.figures.FieldProblems;
@@ -76,6 +77,7 @@ class LevelController {
     model.addAttribute("first", all.isEmpty());
     model.addAttribute("problems", problems);
     model.addAttribute("rows", rows(all, job, figures));
+    model.addAttribute("ruler", ruler(all, job, figures));
     if (all.size() > 1 && hasHours(all)) {
       LevelWatch watch = watch(all, job);
       model.addAttribute(
@@ -91,6 +93,26 @@ class LevelController {
               Figures.plain(watch.hours())));
     }
     return "level/watch";
+  }
+
+  /** The level to expect, of what the first mark says. */
+  private List<String> ruler(List<LevelMarkRecord> all, JobView job, Figures figures) {
+    if (all.isEmpty() || job.liquidMl().isEmpty()) {
+      return List.of();
+    }
+    return LevelRuler.of(all.get(0).mark(), coolant(job), job.liquidMl().getAsDouble()).stream()
+        .map(
+            r ->
+                words.say(
+                    "level.expect",
+                    figures.temperature(r.celsius(), 0),
+                    Figures.fixed(r.level() + all.get(0).levelMm, 0),
+                    Figures.fixed(DecisionLimits.TWO_SIDED * r.u(), 0)))
+        .toList();
+  }
+
+  private static CoolantMixture coolant(JobView job) {
+    return new CoolantMixture(job.strength().orElse(CoolantMixture.USUAL_STRENGTH));
   }
 
   private List<Row> rows(List<LevelMarkRecord> all, JobView job, Figures figures) {
@@ -130,8 +152,6 @@ class LevelController {
   }
 
   private static LevelWatch watch(List<LevelMarkRecord> of, JobView job) {
-    CoolantMixture coolant =
-        new CoolantMixture(job.strength().orElse(CoolantMixture.USUAL_STRENGTH));
-    return LevelWatch.of(marks(of), coolant, job.liquidMl());
+    return LevelWatch.of(marks(of), coolant(job), job.liquidMl());
   }
 }

@@ -129,6 +129,16 @@ class RefillController {
     return back(id);
   }
 
+  @PostMapping("/jobs/{id}/refill/air-first")
+  String airFirst(
+      @PathVariable UUID id,
+      @RequestParam(defaultValue = "false") boolean first,
+      Principal principal) {
+    jobs.require(id);
+    refills.airFirst(id, first, principal.getName());
+    return back(id);
+  }
+
   @PostMapping("/jobs/{id}/refill/steps")
   String step(
       @PathVariable UUID id,

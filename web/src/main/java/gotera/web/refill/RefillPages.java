@@ -5,6 +5,7 @@ import gotera.coolant.CoolantMixture;
 import gotera.coolant.FreezingPoint;
 import gotera.coolant.FreezingPoint.Glycol;
 import gotera.coolant.Growth;
+import gotera.refill.DryHold;
 import gotera.refill.FillAccount;
 import gotera.refill.FillSteps.FillStep;
 import gotera.refill.Mix;
@@ -14,6 +15,7 @@ import gotera.web.circuit.CircuitWords;
 import gotera.web.figures.Figures;
 import gotera.web.fill.FillService;
 import gotera.web.finding.Finding;
+import gotera.web.pressure.VerdictWords;
 import gotera.web.words.Words;
 import java.util.ArrayList;
 import java.util.List;
@@ -34,6 +36,7 @@ class RefillPages {
   private final FillService fills;
   private final CircuitService circuits;
   private final CircuitWords names;
+  private final VerdictWords verdicts;
   private final Words words;
 
   RefillPages(
@@ -41,11 +44,13 @@ class RefillPages {
       FillService fills,
       CircuitService circuits,
       CircuitWords names,
+      VerdictWords verdicts,
       Words words) {
     this.refills = refills;
     this.fills = fills;
     this.circuits = circuits;
     this.names = names;
+    this.verdicts = verdicts;
     this.words = words;
   }
 
@@ -57,8 +62,33 @@ class RefillPages {
    */
   record Jug(double millilitres, double strength) {}
 
-  /** A step as the page lists it; {@code done} is the finding that says so, or empty. */
-  record StepShown(String does, String at, String name, String frees, String done, boolean next) {}
+  /**
+   * A step as the page lists it.
+   *
+   * @param done the finding that says so, or empty
+   * @param isDone whether it is done, by that or by its hold
+   * @param next whether it comes next
+   * @param hold the hold that does it, where one does
+   */
+  record StepShown(
+      String does,
+      String at,
+      String name,
+      String frees,
+      String done,
+      boolean isDone,
+      boolean next,
+      Optional<HoldShown> hold) {}
+
+  /**
+   * The hold of a step.
+   *
+   * @param medium what it is held with
+   * @param test the test, or empty
+   * @param said what it says, or empty
+   * @param fell whether it must not be filled
+   */
+  record HoldShown(String medium, String test, String said, boolean fell) {}
 
   /** What is still to pour so that the full system has the strength that is wanted. */
   Optional<Mix.Fill> missing(UUID id) {
@@ -87,7 +117,7 @@ class RefillPages {
   void show(UUID id, RefillForm form, Figures figures, Model model) {
     chemistry(id, model);
     mix(id, figures, model);
-    steps(id, model);
+    steps(id, figures, model);
     purge(id, model);
   }
 
@@ -163,12 +193,13 @@ class RefillPages {
     return Glycol.valueOf(refills.glycol(id).toUpperCase(Locale.ROOT));
   }
 
-  private void steps(UUID id, Model model) {
+  private void steps(UUID id, Figures figures, Model model) {
     List<StepShown> shown = new ArrayList<>();
     boolean nextFound = false;
     for (FillStep s : refills.steps(id)) {
       String done = refills.done(id, s).map(Finding::id).map(UUID::toString).orElse("");
-      boolean next = done.isEmpty() && !nextFound;
+      boolean isDone = refills.isDone(id, s);
+      boolean next = !isDone && !nextFound;
       nextFound |= next;
       String frees =
           s.frees().stream()
@@ -182,10 +213,31 @@ class RefillPages {
               words.say("fill-step." + s.does().word(), at),
               frees.isEmpty() ? "" : words.say("refill.frees", frees),
               done,
-              next));
+              isDone,
+              next,
+              hold(id, s, figures)));
     }
+    model.addAttribute("airFirst", refills.airFirst(id));
+    shown.stream()
+        .flatMap(s -> s.hold().stream())
+        .filter(HoldShown::fell)
+        .findFirst()
+        .ifPresent(h -> model.addAttribute("fell", words.say("refill.fell." + h.medium())));
     model.addAttribute("school", refills.school(id).word());
     model.addAttribute("steps", shown);
+  }
+
+  private Optional<HoldShown> hold(UUID id, FillStep step, Figures figures) {
+    Optional<DryHolds.Held> held = refills.hold(id, step);
+    return step.does()
+        .hold()
+        .map(
+            m ->
+                new HoldShown(
+                    m.word(),
+                    held.map(h -> h.test().id().toString()).orElse(""),
+                    held.map(h -> verdicts.said(h.test(), figures).headline()).orElse(""),
+                    held.filter(h -> h.says() == DryHold.FELL).isPresent()));
   }
 
   private void purge(UUID id, Model model) {

@@ -31,7 +31,7 @@ class RefillReporter implements StepReporter {
       return StepStatus.UNTOUCHED;
     }
     List<FillStep> steps = refills.steps(jobId);
-    long done = steps.stream().filter(s -> refills.done(jobId, s).isPresent()).count();
+    long done = steps.stream().filter(s -> refills.isDone(jobId, s)).count();
     if (done == steps.size()) {
       return refills.purge(jobId).filter(Purge::ended).isPresent()
           ? new StepStatus(State.DONE, words.say("refill.rail-quiet"))

@@ -2,9 +2,11 @@ package gotera.web.refill;
 
 import gotera.bubble.FunnelStep;
 import gotera.coolant.Chemistry;
+import gotera.refill.DryHold;
 import gotera.refill.FillSteps;
 import gotera.refill.FillSteps.FillStep;
 import gotera.refill.FillSteps.School;
+import gotera.refill.FillSteps.Way;
 import gotera.refill.Purge;
 import gotera.web.bubble.FunnelService;
 import gotera.web.circuit.CircuitService;
@@ -13,6 +15,7 @@ import gotera.web.finding.FindingService;
 import gotera.web.finding.FindingService.New;
 import gotera.web.finding.Measures;
 import gotera.web.guide.GuideService;
+import gotera.web.job.JobService;
 import gotera.web.repair.RepairNote;
 import gotera.web.repair.RepairService;
 import gotera.word.Worded;
@@ -30,9 +33,12 @@ public class RefillService {
   private static final String CHEMISTRY = "chemistry";
   private static final String MIX = "mix";
   private static final String SCHOOL = "fill-school";
+  private static final String AIR_FIRST = "air-first";
   private static final String STEP = "fill-step";
   private static final String PURGE = "purge";
   private static final String IN = "in";
+  private static final String YES = "yes";
+  private static final String ASSEMBLY = "assembly";
   private static final String POURED = "poured";
 
   /** Where what is known of the coolant comes from. */
@@ -47,18 +53,24 @@ public class RefillService {
   private final FunnelService funnels;
   private final GuideService guides;
   private final RepairService repairs;
+  private final DryHolds holds;
+  private final JobService jobs;
 
   RefillService(
       FindingService findings,
       CircuitService circuits,
       FunnelService funnels,
       GuideService guides,
-      RepairService repairs) {
+      RepairService repairs,
+      DryHolds holds,
+      JobService jobs) {
     this.findings = findings;
     this.circuits = circuits;
     this.funnels = funnels;
     this.guides = guides;
     this.repairs = repairs;
+    this.holds = holds;
+    this.jobs = jobs;
   }
 
   private Optional<Finding> newest(UUID jobId, String check, String subject) {
@@ -121,15 +133,26 @@ public class RefillService {
     write(jobId, SCHOOL, "", school.word(), "", Measures.NONE, by);
   }
 
+  /** Whether dry air is held before it: as somebody said, else after an assembly. */
+  boolean airFirst(UUID jobId) {
+    return newest(jobId, AIR_FIRST, "")
+        .map(f -> f.saw().equals(YES))
+        .orElseGet(() -> jobs.require(jobId).reason().equals(ASSEMBLY));
+  }
+
+  void airFirst(UUID jobId, boolean first, String by) {
+    write(jobId, AIR_FIRST, "", first ? YES : "no", "", Measures.NONE, by);
+  }
+
   /** Whether anything was said or done at it. */
   boolean begun(UUID jobId) {
-    return List.of(CHEMISTRY, MIX, SCHOOL, STEP, PURGE).stream()
+    return List.of(CHEMISTRY, MIX, SCHOOL, AIR_FIRST, STEP, PURGE).stream()
         .anyMatch(c -> !findings.of(jobId, c).isEmpty());
   }
 
   /** The steps of this circuit. */
   public List<FillStep> steps(UUID jobId) {
-    return FillSteps.of(circuits.circuit(jobId), school(jobId));
+    return FillSteps.of(circuits.circuit(jobId), new Way(school(jobId), airFirst(jobId)));
   }
 
   /** The finding that says that a step was done. */
@@ -137,6 +160,17 @@ public class RefillService {
     return findings.of(jobId, STEP).stream()
         .filter(f -> f.saw().equals(step.does().word()) && f.subject().equals(step.at()))
         .reduce((a, b) -> b);
+  }
+
+  /** The hold that does a step, as far as there is one. */
+  Optional<DryHolds.Held> hold(UUID jobId, FillStep step) {
+    return holds.of(jobId, step);
+  }
+
+  /** Whether a step is done: somebody said so, or its hold held. */
+  boolean isDone(UUID jobId, FillStep step) {
+    return done(jobId, step).isPresent()
+        || hold(jobId, step).filter(h -> h.says() == DryHold.HELD).isPresent();
   }
 
   /** Writes down that a step was done; once. */
@@ -172,7 +206,8 @@ public class RefillService {
             .map(RepairNote::writtenAt)
             .reduce((a, b) -> b)
             .orElse(Instant.MIN);
-    List<Finding> run = funnels.now(jobId).stream().filter(f -> f.at().isAfter(since)).toList();
+    List<Finding> run =
+        funnels.now(jobId).stream().filter(f -> f.writtenAt().isAfter(since)).toList();
     List<FunnelStep> steps = FunnelService.steps(run);
     boolean heated = circuits.circuit(jobId).part("heater-core").isPresent();
     return guides

@@ -2,6 +2,7 @@ package gotera.web.repair;
 
 import gotera.range.Range;
 import gotera.repair.CraftCheck;
+import gotera.repair.Cure;
 import gotera.repair.RingFit;
 import gotera.timing.Wait;
 import gotera.web.circuit.CircuitService;
@@ -80,7 +81,14 @@ class CraftController {
     String at = joint(id, joint);
     CraftCheck made =
         Worded.of(CraftCheck.class, check).orElseThrow(() -> new NotFound("check " + check));
+    boolean before = craft.done(id, at, made).isPresent();
     craft.make(id, at, made, principal.getName());
+    Cure.after(made)
+        .filter(c -> !before)
+        .ifPresent(
+            c ->
+                waits.begin(
+                    id, Wait.Kind.CURE, c.lasts(), names.joint(id, at), principal.getName()));
     return "redirect:/jobs/" + id + "/repair?joint=" + at;
   }
 

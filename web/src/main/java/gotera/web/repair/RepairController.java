@@ -57,8 +57,9 @@ class RepairController {
   }
 
   /** A note as typed. */
-  record RepairForm(String joint, String note) {
+  record RepairForm(String joint, String note, String renewed) {
     RepairForm {
+      renewed = Entry.text(renewed, 5);
       joint = Entry.text(joint, 80);
       note = Entry.text(note, 4000);
     }
@@ -81,7 +82,8 @@ class RepairController {
             .findFirst()
             .orElse("");
     String about = Entry.text(joint, 80);
-    return page(id, new RepairForm(about.isEmpty() ? wet : about, ""), Map.of(), figures, model);
+    return page(
+        id, new RepairForm(about.isEmpty() ? wet : about, "", ""), Map.of(), figures, model);
   }
 
   @PostMapping("/jobs/{id}/repair")
@@ -101,7 +103,8 @@ class RepairController {
           HttpStatus.UNPROCESSABLE_CONTENT);
     }
     boolean known = circuits.circuit(id).joint(form.joint()).isPresent();
-    repairs.write(id, known ? form.joint() : "", form.note(), principal.getName());
+    boolean renewed = form.renewed().equals("true");
+    repairs.write(id, known ? form.joint() : "", form.note(), renewed, principal.getName());
     return "redirect:/jobs/" + id + "/repair";
   }
 
@@ -130,6 +133,12 @@ class RepairController {
     model.addAttribute("opened", pages.opened(id));
     model.addAttribute("lessons", lessons.of(id));
     model.addAttribute("learns", lessons.known(id));
+    model.addAttribute(
+        "lastTime",
+        strips.lastTime(id).stream()
+            .filter(o -> !o.needless())
+            .map(o -> words.say("repair.last-time", o.what(), strips.detail(id, o)))
+            .toList());
     model.addAttribute("inTheWay", strips.of(id));
     return "repair/repair";
   }

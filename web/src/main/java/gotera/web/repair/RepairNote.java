@@ -9,7 +9,9 @@ import java.util.UUID;
  * @param id its identifier
  * @param joint word of the joint that was repaired; empty for none in particular
  * @param note what was done
+ * @param renewed whether the part is new since
  * @param writtenAt when
  * @param writtenBy by whom
  */
-public record RepairNote(UUID id, String joint, String note, Instant writtenAt, String writtenBy) {}
+public record RepairNote(
+    UUID id, String joint, String note, boolean renewed, Instant writtenAt, String writtenBy) {}

@@ -13,7 +13,6 @@ import gotera.web.circuit.CircuitWords;
 import gotera.web.figures.Figures;
 import gotera.web.fill.FillService;
 import gotera.web.finding.Finding;
-import gotera.web.pressure.Phase;
 import gotera.web.pressure.PressureService;
 import gotera.web.pressure.PressureTestView;
 import gotera.web.pressure.VerdictWords;
@@ -104,7 +103,7 @@ class RepairPages {
   private Before before(UUID jobId, Circuit circuit, Joint joint, Figures figures) {
     String code = joint.code();
     List<CheckShown> checks =
-        CraftCheck.of(joint.fastening()).stream()
+        CraftCheck.of(joint).stream()
             .filter(c -> c != CraftCheck.NEW_AGAINST_OLD)
             .map(
                 c ->
@@ -148,9 +147,7 @@ class RepairPages {
   /** The rounds in order: repair, test, repair, test. */
   List<Round> notes(UUID jobId, Figures figures) {
     List<PressureTestView> after =
-        tests.all(jobId).stream()
-            .filter(t -> t.phase() == Phase.RE_TEST && t.trace().size() > 0)
-            .toList();
+        tests.all(jobId).stream().filter(t -> t.trace().size() > 0).toList();
     List<RepairNote> notes = repairs.notes(jobId);
     List<Round> rounds = new ArrayList<>();
     for (int i = 0; i < notes.size(); i++) {

@@ -17,6 +17,7 @@ class RepairRecord {
   UUID jobId;
   String joint;
   String note;
+  boolean renewed;
   Instant writtenAt;
   String writtenBy;
   @Nullable Instant withdrawnAt;

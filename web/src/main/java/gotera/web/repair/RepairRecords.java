@@ -6,4 +6,7 @@ import org.springframework.data.jpa.repository.JpaRepository;
 
 interface RepairRecords extends JpaRepository<RepairRecord, UUID> {
   List<RepairRecord> findByJobIdAndWithdrawnAtIsNullOrderByWrittenAt(UUID jobId);
+
+  List<RepairRecord> findByJobIdInAndRenewedIsTrueAndWithdrawnAtIsNullOrderByWrittenAt(
+      List<UUID> jobIds);
 }

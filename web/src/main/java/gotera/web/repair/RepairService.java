@@ -1,7 +1,9 @@
 package gotera.web.repair;
 
+import gotera.web.circuit.RenewedPlaces;
 import gotera.web.frame.NotFound;
 import gotera.web.job.JobChanges;
+import gotera.web.job.JobService;
 import gotera.web.storage.Identifiers;
 import gotera.web.storage.Write;
 import java.time.Clock;
@@ -12,13 +14,20 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** What was repaired in a job. */
 @Service
-public class RepairService {
+public class RepairService implements RenewedPlaces {
   private final RepairRecords repairs;
+  private final JobService jobs;
   private final JobChanges changes;
   private final Identifiers identifiers;
   private final Clock clock;
 
-  RepairService(RepairRecords repairs, JobChanges changes, Identifiers identifiers, Clock clock) {
+  RepairService(
+      RepairRecords repairs,
+      JobService jobs,
+      JobChanges changes,
+      Identifiers identifiers,
+      Clock clock) {
+    this.jobs = jobs;
     this.changes = changes;
     this.repairs = repairs;
     this.identifiers = identifiers;
@@ -29,7 +38,7 @@ public class RepairService {
   @Transactional(readOnly = true)
   public List<RepairNote> notes(UUID jobId) {
     return repairs.findByJobIdAndWithdrawnAtIsNullOrderByWrittenAt(jobId).stream()
-        .map(r -> new RepairNote(r.id, r.joint, r.note, r.writtenAt, r.writtenBy))
+        .map(r -> new RepairNote(r.id, r.joint, r.note, r.renewed, r.writtenAt, r.writtenBy))
         .toList();
   }
 
@@ -49,10 +58,26 @@ public class RepairService {
     }
   }
 
-  /** Writes a note. */
+  /** Writes a note; {@code renewed} says that the part is new since. */
   @Write
-  public void write(UUID jobId, String joint, String note, String by) {
-    repairs.save(new RepairRecord(identifiers.next(), jobId, joint, note, clock.instant(), by));
+  public void write(UUID jobId, String joint, String note, boolean renewed, String by) {
+    RepairRecord record =
+        new RepairRecord(identifiers.next(), jobId, joint, note, clock.instant(), by);
+    record.renewed = renewed;
+    repairs.save(record);
     changes.count(jobId);
+  }
+
+  @Override
+  @Transactional(readOnly = true)
+  public List<Renewed> renewed(UUID jobId) {
+    List<UUID> jobsOfVehicle =
+        jobs.require(jobId).vehicleId().map(v -> jobs.of(List.of(v))).orElse(List.of(jobId));
+    return repairs
+        .findByJobIdInAndRenewedIsTrueAndWithdrawnAtIsNullOrderByWrittenAt(jobsOfVehicle)
+        .stream()
+        .filter(r -> !r.joint.isEmpty())
+        .map(r -> new Renewed(r.joint, r.note, r.writtenAt, !r.jobId.equals(jobId)))
+        .toList();
   }
 }

@@ -12,9 +12,10 @@ import gotera.web.job.JobPlace;
 import gotera.web.job.JobService;
 import gotera.web.job.Step;
 import gotera.web.photo.PhotoService;
-import gotera.web.photo.Photograph;
+import gotera.web.repair.StripService.Kept;
 import gotera.web.repair.StripService.Off;
 import gotera.web.repair.StripService.Shown;
+import gotera.web.voice.VoiceService;
 import gotera.web.words.Words;
 import java.io.IOException;
 import java.security.Principal;
@@ -43,6 +44,7 @@ class StripController {
   private final CircuitService circuits;
   private final CircuitWords names;
   private final PhotoService photos;
+  private final VoiceService voices;
   private final JobService jobs;
   private final Words words;
 
@@ -51,12 +53,14 @@ class StripController {
       CircuitService circuits,
       CircuitWords names,
       PhotoService photos,
+      VoiceService voices,
       JobService jobs,
       Words words) {
     this.strips = strips;
     this.circuits = circuits;
     this.names = names;
     this.photos = photos;
+    this.voices = voices;
     this.jobs = jobs;
     this.words = words;
   }
@@ -73,7 +77,11 @@ class StripController {
       int back,
       boolean refitted,
       String open,
-      Optional<String> photo) {}
+      Optional<String> photo,
+      Optional<String> voice) {}
+
+  /** What came off the last time: as it is given again, and in words. */
+  record Known(Off off, String detail) {}
 
   @GetMapping("/jobs/{id}" + AT)
   String page(@PathVariable UUID id, Figures figures, Model model) {
@@ -85,6 +93,7 @@ class StripController {
       @PathVariable UUID id,
       @ModelAttribute StripForm form,
       @RequestParam(required = false) @Nullable MultipartFile photo,
+      @RequestParam(required = false) @Nullable MultipartFile voice,
       Figures figures,
       Principal principal,
       Model model)
@@ -92,12 +101,13 @@ class StripController {
     jobs.require(id);
     FieldProblems problems = new FieldProblems(words);
     boolean known = circuits.circuit(id).joint(form.joint()).isPresent();
-    Optional<Off> off = form.read(problems, known);
-    Optional<Photograph> photograph = photos.read(problems, photo);
+    Kept kept = new Kept(photos.read(problems, photo), voices.read(problems, voice));
+    String said = voice == null || voice.isEmpty() ? "" : words.say("strip.said");
+    Optional<Off> off = form.read(problems, known, said);
     if (!problems.none()) {
       return Pages.unprocessable(page(id, form, problems.sentences(), figures, model), model);
     }
-    strips.off(id, off.orElseThrow(), photograph, principal.getName());
+    strips.off(id, off.orElseThrow(), kept, principal.getName());
     return "redirect:/jobs/" + id + AT;
   }
 
@@ -151,6 +161,9 @@ class StripController {
     model.addAttribute("done", !off.isEmpty() && list.complete());
     model.addAttribute("open", list.open().size());
     model.addAttribute(
+        "lastTime",
+        strips.lastTime(id).stream().map(o -> new Known(o, strips.detail(id, o))).toList());
+    model.addAttribute(
         "places",
         circuits.circuit(id).joints().stream()
             .map(Joint::code)
@@ -161,31 +174,16 @@ class StripController {
 
   private Line line(UUID id, Shown shown) {
     Off off = shown.off();
-    List<String> detail = new ArrayList<>();
-    if (off.fasteners() > 0) {
-      detail.add(words.say("strip.fasteners", off.fasteners(), off.size()));
-    }
-    if (off.hidden()) {
-      detail.add(words.say("strip.hidden"));
-    }
-    if (!off.torque().isEmpty()) {
-      detail.add(words.say("strip.torque", off.torque()));
-    }
-    if (!off.joint().isEmpty()) {
-      detail.add(words.say("strip.opens", names.joint(id, off.joint())));
-    }
-    if (off.needless()) {
-      detail.add(words.say("strip.needless"));
-    }
     StripList.Line line = shown.line();
     return new Line(
         line.id(),
         off.what(),
-        String.join(", ", detail),
+        strips.detail(id, off),
         line.fasteners(),
         line.back(),
         line.refitted(),
         line.open() ? strips.open(line) : "",
-        shown.photo().map(p -> "/photos/" + p));
+        shown.photo().map(p -> "/photos/" + p),
+        shown.voice().map(v -> "/voice/" + v));
   }
 }

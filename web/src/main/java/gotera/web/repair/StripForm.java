@@ -40,8 +40,9 @@ record StripForm(
     needless = Entry.text(needless, 5);
   }
 
-  Optional<Off> read(FieldProblems problems, boolean jointIsKnown) {
-    if (what.isEmpty()) {
+  /** Reads it; where it was said, nothing need be typed. */
+  Optional<Off> read(FieldProblems problems, boolean jointIsKnown, String said) {
+    if (what.isEmpty() && said.isEmpty()) {
       problems.add("what", "strip.what-missing");
     }
     int count = count(problems, fasteners);
@@ -49,7 +50,7 @@ record StripForm(
         ? Optional.of(
             new Off(
                 jointIsKnown ? joint : "",
-                what,
+                what.isEmpty() ? said : what,
                 count,
                 size,
                 torque,

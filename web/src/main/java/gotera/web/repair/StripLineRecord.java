@@ -23,6 +23,7 @@ class StripLineRecord {
   boolean hidden;
   boolean needless;
   @Nullable UUID photoId;
+  @Nullable UUID voiceId;
   @Nullable Instant refittedAt;
   @Nullable String refittedBy;
   Instant writtenAt;

@@ -1,18 +1,26 @@
 package gotera.web.repair;
 
 import gotera.repair.StripList;
+import gotera.web.circuit.CircuitWords;
+import gotera.web.circuit.EngineTypeService;
 import gotera.web.frame.NotFound;
 import gotera.web.job.InTheWay;
 import gotera.web.job.JobChanges;
+import gotera.web.job.JobService;
 import gotera.web.photo.PhotoService;
 import gotera.web.photo.Photograph;
 import gotera.web.storage.Identifiers;
 import gotera.web.storage.Write;
+import gotera.web.voice.Recording;
+import gotera.web.voice.VoiceService;
 import gotera.web.words.Words;
 import java.time.Clock;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -20,7 +28,11 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class StripService implements InTheWay {
   private final StripLineRecords records;
+  private final EngineTypeService types;
+  private final CircuitWords names;
+  private final JobService jobs;
   private final PhotoService photos;
+  private final VoiceService voices;
   private final JobChanges changes;
   private final Identifiers identifiers;
   private final Words words;
@@ -28,13 +40,21 @@ public class StripService implements InTheWay {
 
   StripService(
       StripLineRecords records,
+      EngineTypeService types,
+      CircuitWords names,
+      JobService jobs,
       PhotoService photos,
+      VoiceService voices,
       JobChanges changes,
       Identifiers identifiers,
       Words words,
       Clock clock) {
     this.records = records;
+    this.types = types;
+    this.names = names;
+    this.jobs = jobs;
     this.photos = photos;
+    this.voices = voices;
     this.changes = changes;
     this.identifiers = identifiers;
     this.words = words;
@@ -67,8 +87,12 @@ public class StripService implements InTheWay {
    * @param line as the computation takes it
    * @param off what came off
    * @param photo its photograph
+   * @param voice what was said with it
    */
-  public record Shown(StripList.Line line, Off off, Optional<UUID> photo) {}
+  public record Shown(StripList.Line line, Off off, Optional<UUID> photo, Optional<UUID> voice) {}
+
+  /** A photograph and a recording of something that comes off. */
+  record Kept(Optional<Photograph> photograph, Optional<Recording> recording) {}
 
   /** What came off, the first first. */
   @Transactional(readOnly = true)
@@ -83,7 +107,8 @@ public class StripService implements InTheWay {
     return new Shown(
         new StripList.Line(r.id.toString(), r.what, r.fasteners, r.back, r.refittedAt != null),
         new Off(r.joint, r.what, r.fasteners, r.size, r.torque, r.hidden, r.needless),
-        Optional.ofNullable(r.photoId));
+        Optional.ofNullable(r.photoId),
+        Optional.ofNullable(r.voiceId));
   }
 
   /** The same, as the computation takes it. */
@@ -91,9 +116,28 @@ public class StripService implements InTheWay {
     return new StripList(lines(jobId).stream().map(Shown::line).toList());
   }
 
+  /**
+   * What came off the last time on this engine type and is not off here yet, in its order; nothing
+   * where nobody took one of the type apart before.
+   */
+  @Transactional(readOnly = true)
+  public List<Off> lastTime(UUID jobId) {
+    List<UUID> others =
+        jobs.of(types.sameType(jobId)).stream().filter(j -> !j.equals(jobId)).toList();
+    Set<String> here = lines(jobId).stream().map(l -> l.off().what()).collect(Collectors.toSet());
+    return records
+        .findFirstByJobIdInAndWithdrawnAtIsNullOrderByWrittenAtDescIdDesc(others)
+        .map(newest -> lines(newest.jobId))
+        .orElse(List.of())
+        .stream()
+        .map(Shown::off)
+        .filter(o -> !here.contains(o.what()))
+        .toList();
+  }
+
   /** Writes down what came off. */
   @Write
-  public void off(UUID jobId, Off off, Optional<Photograph> photograph, String by) {
+  public void off(UUID jobId, Off off, Kept kept, String by) {
     StripLineRecord record = new StripLineRecord(identifiers.next(), jobId, clock.instant(), by);
     record.joint = off.joint();
     record.what = off.what();
@@ -102,7 +146,8 @@ public class StripService implements InTheWay {
     record.torque = off.torque();
     record.hidden = off.hidden();
     record.needless = off.needless();
-    record.photoId = photograph.map(p -> photos.keep(jobId, p, by)).orElse(null);
+    record.photoId = kept.photograph().map(p -> photos.keep(jobId, p, by)).orElse(null);
+    record.voiceId = kept.recording().map(v -> voices.keep(jobId, v, by)).orElse(null);
     records.save(record);
     changes.count(jobId);
   }
@@ -158,5 +203,26 @@ public class StripService implements InTheWay {
     return line.missing() > 0
         ? words.say("strip.missing", line.what(), line.missing())
         : words.say("strip.left-over", line.what(), -line.missing());
+  }
+
+  /** What is known of something that came off, in words. */
+  String detail(UUID jobId, Off off) {
+    List<String> detail = new ArrayList<>();
+    if (off.fasteners() > 0) {
+      detail.add(words.say("strip.fasteners", off.fasteners(), off.size()));
+    }
+    if (off.hidden()) {
+      detail.add(words.say("strip.hidden"));
+    }
+    if (!off.torque().isEmpty()) {
+      detail.add(words.say("strip.torque", off.torque()));
+    }
+    if (!off.joint().isEmpty()) {
+      detail.add(words.say("strip.opens", names.joint(jobId, off.joint())));
+    }
+    if (off.needless()) {
+      detail.add(words.say("strip.needless"));
+    }
+    return String.join(", ", detail);
   }
 }

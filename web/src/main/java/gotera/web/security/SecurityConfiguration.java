@@ -34,7 +34,7 @@ import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWrite
 class SecurityConfiguration {
   static final String CONTENT =
       "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self'; font-src 'self'; "
-          + "connect-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
+          + "media-src 'self'; connect-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
 
   private static final String[] ANYONE = {
     "/sign-in",
@@ -44,6 +44,7 @@ class SecurityConfiguration {
     "/styles/**",
     "/fonts/**",
     "/js/**",
+    "/static/**",
     "/favicon.svg",
     "/actuator/health/**"
   };

@@ -11,6 +11,7 @@ import gotera.web.job.JobWait;
 import gotera.web.storage.Identifiers;
 import gotera.web.storage.Write;
 import gotera.web.words.Words;
+import gotera.word.Worded;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -52,6 +53,7 @@ public class WaitService implements JobWait, HistorySource {
    * @param id its identifier
    * @param jobId its job
    * @param vehicle the job's vehicle
+   * @param kind what kind of wait it is
    * @param what what is waited for
    * @param due when it is due (ms since 1970)
    * @param ringing whether it is due
@@ -62,6 +64,7 @@ public class WaitService implements JobWait, HistorySource {
       UUID id,
       UUID jobId,
       String vehicle,
+      Kind kind,
       String what,
       long due,
       boolean ringing,
@@ -97,13 +100,19 @@ public class WaitService implements JobWait, HistorySource {
     return waits.findByEndedAtIsNullOrderByDueAtAsc().stream().map(this::shown).toList();
   }
 
+  /** Open waits of a job, those due first. */
+  @Transactional(readOnly = true)
+  public List<Shown> open(UUID jobId) {
+    return waits.findByEndedAtIsNullOrderByDueAtAsc().stream()
+        .filter(w -> w.jobId.equals(jobId))
+        .map(this::shown)
+        .toList();
+  }
+
   /** Open waits of a job of one kind. */
   @Transactional(readOnly = true)
   public List<Shown> open(UUID jobId, Kind kind) {
-    return waits.findByEndedAtIsNullOrderByDueAtAsc().stream()
-        .filter(w -> w.jobId.equals(jobId) && w.kind.equals(kind.word()))
-        .map(this::shown)
-        .toList();
+    return open(jobId).stream().filter(w -> w.kind() == kind).toList();
   }
 
   private Shown shown(WaitRecord w) {
@@ -112,6 +121,7 @@ public class WaitService implements JobWait, HistorySource {
         w.id,
         w.jobId,
         jobs.require(w.jobId).vehicle().orElse(words.say("job.unnamed")),
+        Worded.of(Kind.class, w.kind).orElse(Kind.OTHER),
         words.say("wait." + w.kind) + (w.note.isEmpty() ? "" : ": " + w.note),
         w.dueAt.toEpochMilli(),
         wait.at(clock.instant()) == Wait.State.RINGING,

@@ -18,6 +18,9 @@ class WorkEntryRecord {
   String what = "";
   @Nullable Double minutes;
   @Nullable Double price;
+  String step = "";
+  @Nullable Instant clockFrom;
+  @Nullable Instant clockTo;
   boolean needless;
   Instant writtenAt;
   String writtenBy;

@@ -6,4 +6,7 @@ import org.springframework.data.jpa.repository.JpaRepository;
 
 interface WorkEntryRecords extends JpaRepository<WorkEntryRecord, UUID> {
   List<WorkEntryRecord> findByJobIdOrderByWrittenAtAscIdAsc(UUID jobId);
+
+  List<WorkEntryRecord> findByWrittenByAndClockFromIsNotNullAndClockToIsNullAndWithdrawnAtIsNull(
+      String by);
 }

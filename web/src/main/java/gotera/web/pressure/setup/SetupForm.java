@@ -120,6 +120,7 @@ public record SetupForm(
    * @param rulePressure the maker's rule
    * @param ruleMinutes its time
    * @param ruleDrop its drop
+   * @param medium what is pressed through a leak
    */
   record Planned(
       String gaugeStep,
@@ -131,7 +132,8 @@ public record SetupForm(
       String strength,
       String rulePressure,
       String ruleMinutes,
-      String ruleDrop) {
+      String ruleDrop,
+      String medium) {
     /** The form with what the plan says. */
     SetupForm in(SetupForm f) {
       return new SetupForm(
@@ -141,7 +143,7 @@ public record SetupForm(
           f.readingMode,
           f.thermometer,
           or(thermometerStep, f.thermometerStep),
-          f.medium,
+          Entry.choice(or(medium, f.medium), MEDIA),
           f.compliance,
           or(liquid, f.liquid),
           or(strength, f.strength),
