@@ -54,6 +54,20 @@ class CircuitPages {
   /** A change that can be taken back. */
   record Change(String id, String text, boolean ofVehicle) {}
 
+  /** What is new on this vehicle, with its date. */
+  private List<String> renewed(UUID id, Circuit now) {
+    return renewed.renewed(id).stream()
+        .filter(r -> now.joint(r.joint()).isPresent())
+        .map(
+            r ->
+                words.say(
+                    "circuit.renewed",
+                    names.joint(now, r.joint()),
+                    Figures.moment(r.at()),
+                    r.note()))
+        .toList();
+  }
+
   /**
    * The page.
    *
@@ -80,18 +94,7 @@ class CircuitPages {
     model.addAttribute("vehicles", jobs.vehicleNames());
     model.addAttribute("type", types.of(id).orElse(null));
     model.addAttribute("types", types.all());
-    model.addAttribute(
-        "renewed",
-        renewed.renewed(id).stream()
-            .filter(r -> now.joint(r.joint()).isPresent())
-            .map(
-                r ->
-                    words.say(
-                        "circuit.renewed",
-                        names.joint(now, r.joint()),
-                        Figures.moment(r.at()),
-                        r.note()))
-            .toList());
+    model.addAttribute("renewed", renewed(id, now));
     model.addAttribute("loopable", loopable(now));
     model.addAttribute("changes", changes(id, now));
     model.addAttribute(

@@ -6,7 +6,6 @@ import gotera.range.Range;
 import gotera.refill.Dilution;
 import gotera.refill.FillAccount;
 import gotera.refill.FillAccount.Moment;
-import gotera.refill.Mix;
 import gotera.uncertainty.DecisionLimits;
 import gotera.web.circuit.CircuitService;
 import gotera.web.figures.FieldProblems;
@@ -38,11 +37,18 @@ class FillController {
   private static final double HUNDRED = 100;
 
   private final FillService fills;
+  private final Restoring restoring;
   private final CircuitService circuits;
   private final JobService jobs;
   private final Words words;
 
-  FillController(FillService fills, CircuitService circuits, JobService jobs, Words words) {
+  FillController(
+      FillService fills,
+      Restoring restoring,
+      CircuitService circuits,
+      JobService jobs,
+      Words words) {
+    this.restoring = restoring;
     this.circuits = circuits;
     this.fills = fills;
     this.jobs = jobs;
@@ -62,7 +68,7 @@ class FillController {
   @GetMapping("/jobs/{id}/fill-up")
   String page(@PathVariable UUID id, @ModelAttribute FillForm form, Figures figures, Model model) {
     FieldProblems problems = new FieldProblems(words);
-    restore(id, form, problems, figures, model);
+    restoring.restore(id, form, problems, figures, model);
     return page(id, form, problems.sentences(), figures, model);
   }
 
@@ -132,73 +138,6 @@ class FillController {
     jobs.require(id);
     fills.withdraw(id, entryId, principal.getName());
     return "redirect:/jobs/" + id + "/fill-up";
-  }
-
-  /** What to drain and pour in, where a strength is asked for. */
-  private void restore(
-      UUID id, FillForm form, FieldProblems problems, Figures figures, Model model) {
-    Optional<FillAccount> account = fills.account(id);
-    if (form.wanted().isEmpty() || account.isEmpty()) {
-      return;
-    }
-    OptionalDouble wanted = problems.number("wanted", form.wanted(), Range.WANTED_PERCENT);
-    OptionalDouble with =
-        form.with().isEmpty()
-            ? OptionalDouble.of(HUNDRED)
-            : problems.number("with", form.with(), Range.POURED_PERCENT);
-    OptionalDouble rest =
-        form.undrained().isEmpty()
-            ? OptionalDouble.of(0)
-            : problems.millilitres(
-                "undrained",
-                form.undrained(),
-                figures.units().volume().millilitres(),
-                Range.TOP_UP);
-    if (rest.isPresent() && rest.getAsDouble() > account.get().full()) {
-      problems.add("undrained", "problem.more-than-full", figures.volume(account.get().full()));
-    }
-    if (!problems.none()) {
-      return;
-    }
-    restored(
-        account.get(),
-        wanted.getAsDouble() / HUNDRED,
-        with.getAsDouble() / HUNDRED,
-        rest.getAsDouble(),
-        figures,
-        model);
-  }
-
-  /**
-   * Says how a strength is reached: {@code target} and {@code with} as fractions, {@code rest}
-   * (mL).
-   */
-  private void restored(
-      FillAccount account, double target, double with, double rest, Figures figures, Model model) {
-    Moment now = account.now();
-    double full = account.full();
-    // what is missing is filled up first, with the same
-    Mix.Restore restore = Mix.restore(full, now.strength(), target, with, rest);
-    model.addAttribute(
-        "restore",
-        restore.drain().isPresent()
-            ? restore.drain().get() > 0
-                ? words.say(
-                    "fill.restore",
-                    figures.volume(restore.drain().get()),
-                    Figures.plain(with * HUNDRED),
-                    Figures.plain(target * HUNDRED))
-                : words.say("fill.strong-enough", Figures.fixed(now.strength() * HUNDRED, 0))
-            : words.say("fill.cannot", Figures.fixed(Math.floor(restore.highest() * HUNDRED), 0)));
-    Mix.fullDrain(full, rest, now.strength(), target)
-        .ifPresent(
-            f ->
-                model.addAttribute(
-                    "fullDrain",
-                    words.say(
-                        "fill.full-drain",
-                        figures.volume(f.concentrate()),
-                        figures.volume(f.water()))));
   }
 
   private String page(

@@ -65,14 +65,14 @@ class RefillPages {
   /**
    * A step as the page lists it.
    *
+   * @param step what is done, and where
    * @param done the finding that says so, or empty
    * @param isDone whether it is done, by that or by its hold
    * @param next whether it comes next
    * @param hold the hold that does it, where one does
    */
   record StepShown(
-      String does,
-      String at,
+      FillStep step,
       String name,
       String frees,
       String done,
@@ -157,13 +157,22 @@ class RefillPages {
     if (clean >= 1) {
       model.addAttribute("clean", words.say("refill.clean", figures.volume(clean)));
     }
-    double gap = account.get().full() - now.volume();
+    pouring(id, account.get(), wanted.getAsDouble(), figures, model);
+    Growth growth =
+        Growth.between(new CoolantMixture(wanted.getAsDouble()), Growth.FILLED, Growth.RUNNING);
+    model.addAttribute(
+        "room", words.say("refill.room", figures.volume(account.get().full() * growth.share())));
+  }
+
+  /** What is still to be poured, or why nothing is. */
+  private void pouring(UUID id, FillAccount account, double wanted, Figures figures, Model model) {
+    double gap = account.full() - account.now().volume();
     Optional<Mix.Fill> missing = missing(id);
     if (gap < 1) {
       model.addAttribute("pourSays", words.say("refill.full"));
     } else if (missing.isEmpty()) {
-      Mix.Reach reach = Mix.reach(account.get().full(), now.volume(), now.strength());
-      boolean tooWeak = reach.highest() < wanted.getAsDouble();
+      Mix.Reach reach = Mix.reach(account.full(), account.now().volume(), account.now().strength());
+      boolean tooWeak = reach.highest() < wanted;
       model.addAttribute(
           "pourSays",
           words.say(
@@ -183,10 +192,6 @@ class RefillPages {
                           figures.volume(j.millilitres() * j.strength()),
                           figures.volume(j.millilitres() * (1 - j.strength())))));
     }
-    Growth growth =
-        Growth.between(new CoolantMixture(wanted.getAsDouble()), Growth.FILLED, Growth.RUNNING);
-    model.addAttribute(
-        "room", words.say("refill.room", figures.volume(account.get().full() * growth.share())));
   }
 
   private Glycol glycol(UUID id) {
@@ -208,8 +213,7 @@ class RefillPages {
       String at = s.at().contains(".") ? names.joint(id, s.at()) : "";
       shown.add(
           new StepShown(
-              s.does().word(),
-              s.at(),
+              s,
               words.say("fill-step." + s.does().word(), at),
               frees.isEmpty() ? "" : words.say("refill.frees", frees),
               done,

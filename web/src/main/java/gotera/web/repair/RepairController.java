@@ -34,6 +34,8 @@ class RepairController {
   private final RepairPages pages;
   private final LessonService lessons;
   private final StripService strips;
+  private final LastTime lastTime;
+  private final StripWords says;
   private final JobService jobs;
   private final Words words;
 
@@ -44,11 +46,15 @@ class RepairController {
       RepairPages pages,
       LessonService lessons,
       StripService strips,
+      LastTime lastTime,
+      StripWords says,
       JobService jobs,
       Words words) {
     this.pages = pages;
     this.lessons = lessons;
     this.strips = strips;
+    this.lastTime = lastTime;
+    this.says = says;
     this.repairs = repairs;
     this.circuits = circuits;
     this.names = names;
@@ -135,9 +141,9 @@ class RepairController {
     model.addAttribute("learns", lessons.known(id));
     model.addAttribute(
         "lastTime",
-        strips.lastTime(id).stream()
+        lastTime.of(id).stream()
             .filter(o -> !o.needless())
-            .map(o -> words.say("repair.last-time", o.what(), strips.detail(id, o)))
+            .map(o -> words.say("repair.last-time", o.what(), says.detail(id, o)))
             .toList());
     model.addAttribute("inTheWay", strips.of(id));
     return "repair/repair";

@@ -41,6 +41,8 @@ class StripController {
   private static final String AT = "/repair/strip";
 
   private final StripService strips;
+  private final LastTime lastTime;
+  private final StripWords says;
   private final CircuitService circuits;
   private final CircuitWords names;
   private final PhotoService photos;
@@ -50,6 +52,8 @@ class StripController {
 
   StripController(
       StripService strips,
+      LastTime lastTime,
+      StripWords says,
       CircuitService circuits,
       CircuitWords names,
       PhotoService photos,
@@ -57,6 +61,8 @@ class StripController {
       JobService jobs,
       Words words) {
     this.strips = strips;
+    this.lastTime = lastTime;
+    this.says = says;
     this.circuits = circuits;
     this.names = names;
     this.photos = photos;
@@ -161,8 +167,7 @@ class StripController {
     model.addAttribute("done", !off.isEmpty() && list.complete());
     model.addAttribute("open", list.open().size());
     model.addAttribute(
-        "lastTime",
-        strips.lastTime(id).stream().map(o -> new Known(o, strips.detail(id, o))).toList());
+        "lastTime", lastTime.of(id).stream().map(o -> new Known(o, says.detail(id, o))).toList());
     model.addAttribute(
         "places",
         circuits.circuit(id).joints().stream()
@@ -178,11 +183,11 @@ class StripController {
     return new Line(
         line.id(),
         off.what(),
-        strips.detail(id, off),
+        says.detail(id, off),
         line.fasteners(),
         line.back(),
         line.refitted(),
-        line.open() ? strips.open(line) : "",
+        line.open() ? says.open(line) : "",
         shown.photo().map(p -> "/photos/" + p),
         shown.voice().map(v -> "/voice/" + v));
   }

@@ -1,26 +1,19 @@
 package gotera.web.repair;
 
 import gotera.repair.StripList;
-import gotera.web.circuit.CircuitWords;
-import gotera.web.circuit.EngineTypeService;
 import gotera.web.frame.NotFound;
 import gotera.web.job.InTheWay;
 import gotera.web.job.JobChanges;
-import gotera.web.job.JobService;
 import gotera.web.photo.PhotoService;
 import gotera.web.photo.Photograph;
 import gotera.web.storage.Identifiers;
 import gotera.web.storage.Write;
 import gotera.web.voice.Recording;
 import gotera.web.voice.VoiceService;
-import gotera.web.words.Words;
 import java.time.Clock;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
-import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -28,36 +21,27 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class StripService implements InTheWay {
   private final StripLineRecords records;
-  private final EngineTypeService types;
-  private final CircuitWords names;
-  private final JobService jobs;
   private final PhotoService photos;
   private final VoiceService voices;
   private final JobChanges changes;
   private final Identifiers identifiers;
-  private final Words words;
+  private final StripWords says;
   private final Clock clock;
 
   StripService(
       StripLineRecords records,
-      EngineTypeService types,
-      CircuitWords names,
-      JobService jobs,
       PhotoService photos,
       VoiceService voices,
       JobChanges changes,
       Identifiers identifiers,
-      Words words,
+      StripWords says,
       Clock clock) {
     this.records = records;
-    this.types = types;
-    this.names = names;
-    this.jobs = jobs;
     this.photos = photos;
     this.voices = voices;
     this.changes = changes;
     this.identifiers = identifiers;
-    this.words = words;
+    this.says = says;
     this.clock = clock;
   }
 
@@ -114,25 +98,6 @@ public class StripService implements InTheWay {
   /** The same, as the computation takes it. */
   public StripList list(UUID jobId) {
     return new StripList(lines(jobId).stream().map(Shown::line).toList());
-  }
-
-  /**
-   * What came off the last time on this engine type and is not off here yet, in its order; nothing
-   * where nobody took one of the type apart before.
-   */
-  @Transactional(readOnly = true)
-  public List<Off> lastTime(UUID jobId) {
-    List<UUID> others =
-        jobs.of(types.sameType(jobId)).stream().filter(j -> !j.equals(jobId)).toList();
-    Set<String> here = lines(jobId).stream().map(l -> l.off().what()).collect(Collectors.toSet());
-    return records
-        .findFirstByJobIdInAndWithdrawnAtIsNullOrderByWrittenAtDescIdDesc(others)
-        .map(newest -> lines(newest.jobId))
-        .orElse(List.of())
-        .stream()
-        .map(Shown::off)
-        .filter(o -> !here.contains(o.what()))
-        .toList();
   }
 
   /** Writes down what came off. */
@@ -192,37 +157,6 @@ public class StripService implements InTheWay {
 
   @Override
   public List<String> of(UUID jobId) {
-    return list(jobId).open().stream().map(this::open).toList();
-  }
-
-  /** What is open of a line, in words. */
-  String open(StripList.Line line) {
-    if (!line.refitted()) {
-      return words.say("strip.off", line.what());
-    }
-    return line.missing() > 0
-        ? words.say("strip.missing", line.what(), line.missing())
-        : words.say("strip.left-over", line.what(), -line.missing());
-  }
-
-  /** What is known of something that came off, in words. */
-  String detail(UUID jobId, Off off) {
-    List<String> detail = new ArrayList<>();
-    if (off.fasteners() > 0) {
-      detail.add(words.say("strip.fasteners", off.fasteners(), off.size()));
-    }
-    if (off.hidden()) {
-      detail.add(words.say("strip.hidden"));
-    }
-    if (!off.torque().isEmpty()) {
-      detail.add(words.say("strip.torque", off.torque()));
-    }
-    if (!off.joint().isEmpty()) {
-      detail.add(words.say("strip.opens", names.joint(jobId, off.joint())));
-    }
-    if (off.needless()) {
-      detail.add(words.say("strip.needless"));
-    }
-    return String.join(", ", detail);
+    return list(jobId).open().stream().map(says::open).toList();
   }
 }

@@ -169,6 +169,15 @@ class WorkController {
     model.addAttribute("problems", problems);
     model.addAttribute("kinds", Worded.words(WorkKind.class));
     model.addAttribute("lines", work.entries(id).stream().map(e -> line(e, currency)).toList());
+    clock(id, who, model);
+    model.addAttribute("needed", said(sums.needed(), currency));
+    model.addAttribute("tools", said(sums.tools(), currency));
+    model.addAttribute("needless", said(sums.needless(), currency));
+    return "work/work";
+  }
+
+  /** Somebody's clock, and what the clocks say of each step. */
+  private void clock(UUID id, String who, Model model) {
     model.addAttribute("steps", Arrays.stream(Step.values()).map(Step::word).toList());
     model.addAttribute(
         "running",
@@ -187,10 +196,6 @@ class WorkController {
                         words.say("step." + s.getKey().word()),
                         Figures.plain(s.getValue())))
             .toList());
-    model.addAttribute("needed", said(sums.needed(), currency));
-    model.addAttribute("tools", said(sums.tools(), currency));
-    model.addAttribute("needless", said(sums.needless(), currency));
-    return "work/work";
   }
 
   private static Running running(Entry e) {
