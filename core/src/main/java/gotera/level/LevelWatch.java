@@ -38,6 +38,8 @@ public record LevelWatch(
 
   private static final double MINUTES_U = 0.1;
 
+  private static final double MINUTES_A_DAY = 1440;
+
   /** Standard uncertainty of a fall between two marks (mm) (our judgement, untested). */
   private static final double MARK_U = 1;
 
@@ -128,6 +130,22 @@ public record LevelWatch(
   /** Its standard uncertainty (mL/min). */
   public double u() {
     return Math.hypot(missingU() / minutes, MINUTES_U * rate());
+  }
+
+  /** Whether more is missing than its uncertainty explains (5 % false alarm). */
+  public boolean falls() {
+    return missing() > DecisionLimits.K * missingU();
+  }
+
+  /**
+   * Upper limit of the rate over all hours, not the hot ones alone, 95 % (mL/min).
+   *
+   * @param days between the first mark and the last (d); of none it is infinite
+   */
+  public double standing(double days) {
+    return days > 0
+        ? (Math.max(0, missing()) + DecisionLimits.K * missingU()) / (days * MINUTES_A_DAY)
+        : Double.POSITIVE_INFINITY;
   }
 
   /** Upper limit of the true rate, 95 %, never less than with nothing missing (mL/min). */

@@ -39,6 +39,7 @@ class AccessibilityTests {
           "repair/ring?ring=30",
           "repair/work",
           "repair/drain",
+          "re-test/proof",
           "inside/gas-check/colour",
           "refill",
           "refill/label",

@@ -352,6 +352,9 @@ class RepairVisitTests {
       bench.refilled();
       Hold cold = new Hold(120, 20, 34 * 60, 10, 18, 0.002);
       provenTight(bench, new SimulatedHold(6200, List.of(), cold, List.of(), 65), "6.2 L");
+      bench.click("Proof in every circumstance");
+      bench.shows("#proof-lines", "under pressure");
+      bench.shows("#proof-lines", "✓ held: at most 0.");
       closeAs(bench, "proven");
       bench.shows("main", "Orvia radiator " + hand);
 

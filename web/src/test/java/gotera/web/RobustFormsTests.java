@@ -53,6 +53,7 @@ class RobustFormsTests {
           "repair/ring",
           "repair/work",
           "repair/drain",
+          "re-test/proof",
           "refill",
           "decide",
           "circuit",

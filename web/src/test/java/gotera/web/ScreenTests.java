@@ -33,6 +33,7 @@ class ScreenTests {
           "repair/ring?ring=30",
           "repair/work",
           "repair/drain",
+          "re-test/proof",
           "refill",
           "re-test",
           "re-test?again=true",

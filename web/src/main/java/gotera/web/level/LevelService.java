@@ -1,27 +1,40 @@
 package gotera.web.level;
 
+import gotera.coolant.CoolantMixture;
+import gotera.level.LevelWatch;
 import gotera.web.figures.FieldProblems;
 import gotera.web.figures.Figures;
 import gotera.web.frame.NotFound;
 import gotera.web.job.JobChanges;
+import gotera.web.job.JobService;
+import gotera.web.job.JobView;
 import gotera.web.storage.Identifiers;
 import gotera.web.storage.Write;
 import java.time.Clock;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
 /** The marks of a job. */
 @Service
-class LevelService {
+public class LevelService {
   private final LevelMarkRecords marks;
+  private final JobService jobs;
   private final JobChanges changes;
   private final Identifiers identifiers;
   private final Clock clock;
 
-  LevelService(LevelMarkRecords marks, JobChanges changes, Identifiers identifiers, Clock clock) {
+  LevelService(
+      LevelMarkRecords marks,
+      JobService jobs,
+      JobChanges changes,
+      Identifiers identifiers,
+      Clock clock) {
+    this.jobs = jobs;
     this.marks = marks;
     this.changes = changes;
     this.identifiers = identifiers;
@@ -32,6 +45,33 @@ class LevelService {
   @Transactional(readOnly = true)
   List<LevelMarkRecord> marks(UUID jobId) {
     return marks.findByJobIdAndWithdrawnAtIsNullOrderByReadAtAscIdAsc(jobId);
+  }
+
+  /**
+   * What the marks say that were written since then.
+   *
+   * @param watch from the first of them to the last
+   * @param days days between them (d)
+   */
+  public record Watched(LevelWatch watch, double days) {}
+
+  /** The watch of the marks written since then; nothing without two of them and hours hot. */
+  @Transactional(readOnly = true)
+  public Optional<Watched> since(UUID jobId, Instant then) {
+    List<LevelMarkRecord> later =
+        marks(jobId).stream().filter(m -> m.writtenAt.isAfter(then)).toList();
+    List<LevelWatch.Mark> read = later.stream().map(LevelMarkRecord::mark).toList();
+    if (read.size() < 2 || !(LevelWatch.hotHours(read) > 0)) {
+      return Optional.empty();
+    }
+    JobView job = jobs.require(jobId);
+    CoolantMixture coolant =
+        new CoolantMixture(job.strength().orElse(CoolantMixture.USUAL_STRENGTH));
+    Duration between = Duration.between(later.get(0).readAt, later.get(later.size() - 1).readAt);
+    return Optional.of(
+        new Watched(
+            LevelWatch.of(read, coolant, job.liquidMl()),
+            between.toMinutes() / (double) Duration.ofDays(1).toMinutes()));
   }
 
   /** Keeps a mark, or says at its fields what is wrong. */

@@ -1,5 +1,6 @@
 package gotera.web.look;
 
+import gotera.look.DryLook;
 import gotera.look.LookState;
 import gotera.look.Sight;
 import gotera.suspects.Observation.Looked;
@@ -57,6 +58,21 @@ public class RunningService {
         .filter(f -> f.saw().equals(DRIPPED))
         .mapToDouble(f -> f.measures().minutes().orElse(0))
         .max();
+  }
+
+  /** The longest run without a drop since then, where drops do not dry up (min). */
+  public OptionalDouble dryFor(UUID jobId, Instant since) {
+    return all(jobId).stream()
+        .filter(f -> f.saw().equals(GuideService.ENDED) && f.writtenAt().isAfter(since))
+        .filter(f -> f.measures().celsius().orElse(0) <= DryLook.DRIES_UP)
+        .mapToDouble(f -> f.measures().minutes().orElse(0))
+        .max();
+  }
+
+  /** Whether a drop fell since then. */
+  public boolean drippedSince(UUID jobId, Instant since) {
+    return all(jobId).stream()
+        .anyMatch(f -> f.saw().equals(DRIPPED) && f.writtenAt().isAfter(since));
   }
 
   void start(UUID jobId, String by) {

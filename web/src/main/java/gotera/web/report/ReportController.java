@@ -16,6 +16,7 @@ import gotera.web.job.Step;
 import gotera.web.link.CustomerLinkService;
 import gotera.web.link.CustomerLinkService.Purpose;
 import gotera.web.repair.RepairService;
+import gotera.web.retest.ProofPages;
 import gotera.web.retest.RetestService;
 import gotera.web.words.Words;
 import jakarta.servlet.http.HttpServletRequest;
@@ -41,6 +42,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 class ReportController {
   private final CustomerLinkService links;
   private final RetestService retests;
+  private final ProofPages proofs;
   private final JobService jobs;
   private final RepairService repairs;
   private final CircuitService circuits;
@@ -54,6 +56,7 @@ class ReportController {
   ReportController(
       CustomerLinkService links,
       RetestService retests,
+      ProofPages proofs,
       JobService jobs,
       RepairService repairs,
       CircuitService circuits,
@@ -65,6 +68,7 @@ class ReportController {
       Clock clock) {
     this.links = links;
     this.retests = retests;
+    this.proofs = proofs;
     this.jobs = jobs;
     this.repairs = repairs;
     this.circuits = circuits;
@@ -88,6 +92,7 @@ class ReportController {
     model.addAttribute("flags", suspects.flags(id));
     model.addAttribute("meanings", suspects.meanings(id));
     model.addAttribute("openPoints", openPoints.of(id));
+    model.addAttribute("proof", proofs.page(id, figures));
     model.addAttribute("endings", jobs.endings());
     model.addAttribute("report", retests.page(id, figures).isPresent());
     return "report/hand-over";

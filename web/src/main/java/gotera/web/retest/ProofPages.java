@@ -1,0 +1,126 @@
+package gotera.web.retest;
+
+import gotera.pressure.verdict.Acceptance.Purpose;
+import gotera.retest.Circumstance;
+import gotera.retest.CombinedProof;
+import gotera.retest.Repeat;
+import gotera.retest.Shown;
+import gotera.web.figures.Figures;
+import gotera.web.retest.ProofPage.Line;
+import gotera.web.retest.ProofPage.Road;
+import gotera.web.words.Words;
+import java.util.Map;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Component;
+
+/** Says what is proven, circumstance by circumstance. */
+@Component
+public class ProofPages {
+  private static final Map<Circumstance, String> DONE_AT =
+      Map.of(
+          Circumstance.PRESSED, "re-test",
+          Circumstance.PARKED, "level-watch",
+          Circumstance.RUNNING, "find/running",
+          Circumstance.DRIVEN, "re-test/proof#road",
+          Circumstance.OVER_WEEKS, "level-watch");
+
+  private final ProofService proofs;
+  private final Words words;
+
+  ProofPages(ProofService proofs, Words words) {
+    this.proofs = proofs;
+    this.words = words;
+  }
+
+  /** What a job's page shows of its proof. */
+  public ProofPage page(UUID jobId, Figures figures) {
+    CombinedProof proof = proofs.of(jobId);
+    return new ProofPage(
+        proof.proven(),
+        statement(proof, figures),
+        proof.lines().stream().map(l -> line(jobId, l, figures)).toList(),
+        proofs.roads(jobId).stream()
+            .map(f -> new Road(f.id().toString(), words.say("road-test.saw." + f.saw())))
+            .toList());
+  }
+
+  private String statement(CombinedProof proof, Figures figures) {
+    if (!proof.failed().isEmpty()) {
+      return words.say(
+          "proof.failed",
+          proof.failed().stream()
+              .map(c -> words.say("circumstance." + c.word()))
+              .collect(Collectors.joining(", ")));
+    }
+    if (proof.lines().isEmpty()) {
+      return words.say("proof.nothing-showed");
+    }
+    if (!proof.proven()) {
+      return words.say("proof.open", proof.open().size(), proof.lines().size());
+    }
+    String still = Figures.plain(Math.floor(1 / proof.leaksStill()));
+    return proof
+        .weakest()
+        .map(
+            l ->
+                words.say(
+                    "proof.proven",
+                    Figures.bound(l.by().orElseThrow().bound().orElse(0)),
+                    when(l.shown(), figures),
+                    still))
+        .orElseGet(() -> words.say("proof.proven-without-bound", still));
+  }
+
+  private Line line(UUID jobId, CombinedProof.Line line, Figures figures) {
+    Circumstance when = line.shown().when();
+    boolean open = line.by().isEmpty();
+    return new Line(
+        when(line.shown(), figures),
+        line.by().map(this::by).orElse(""),
+        open ? todo(line, figures) : "",
+        "/jobs/" + jobId + "/" + DONE_AT.get(when));
+  }
+
+  private String when(Shown shown, Figures figures) {
+    String when = words.say("circumstance." + shown.when().word());
+    if (shown.gauge().isPresent()) {
+      return words.say("proof.at", when, figures.pressure(shown.gauge().getAsDouble()));
+    }
+    return shown.after().isPresent()
+        ? words.say("proof.after", when, Figures.plain(shown.after().getAsDouble()))
+        : when;
+  }
+
+  private String by(Repeat repeat) {
+    if (repeat instanceof Repeat.DryRun run) {
+      return words.say(
+          "proof.by.dry-run", Figures.plain(run.minutes()), Figures.bound(run.bound().orElse(0)));
+    }
+    if (repeat instanceof Repeat.Marks marks) {
+      return words.say(
+          "proof.by.marks",
+          Figures.plain(Math.floor(marks.days())),
+          Figures.bound(marks.bound().orElse(0)));
+    }
+    return repeat instanceof Repeat.Hold hold
+        ? words.say("proof.by.hold", Figures.bound(hold.rate()))
+        : words.say("proof.by.drive");
+  }
+
+  private String todo(CombinedProof.Line line, Figures figures) {
+    Shown shown = line.shown();
+    return switch (shown.when()) {
+      case PRESSED ->
+          shown.gauge().isPresent()
+              ? words.say(
+                  "proof.todo.pressed-at",
+                  Figures.plain(Purpose.SIGN_OFF.usual()),
+                  figures.pressure(shown.gauge().getAsDouble()))
+              : words.say("proof.todo.pressed", Figures.plain(Purpose.SIGN_OFF.usual()));
+      case RUNNING ->
+          words.say("proof.todo.running", Figures.plain(Math.ceil(line.minutes().orElse(0))));
+      case PARKED, DRIVEN, OVER_WEEKS -> words.say("proof.todo." + shown.when().word());
+    };
+  }
+}

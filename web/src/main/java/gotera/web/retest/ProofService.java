@@ -1,0 +1,145 @@
+package gotera.web.retest;
+
+import gotera.pressure.verdict.Acceptance.Purpose;
+import gotera.pressure.verdict.VerdictKind;
+import gotera.retest.Circumstance;
+import gotera.retest.CombinedProof;
+import gotera.retest.Proof;
+import gotera.retest.Repeat;
+import gotera.retest.Showings;
+import gotera.retest.Shown;
+import gotera.web.evidence.Cases;
+import gotera.web.finding.Finding;
+import gotera.web.finding.FindingService;
+import gotera.web.finding.FindingService.New;
+import gotera.web.level.LevelService;
+import gotera.web.look.RunningService;
+import gotera.web.pressure.Phase;
+import gotera.web.pressure.PressureService;
+import gotera.web.pressure.PressureTestView;
+import gotera.web.repair.RepairNote;
+import gotera.web.repair.RepairService;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+
+/** What everything that was repeated since the last repair of a job proves together. */
+@Service
+public class ProofService {
+  private static final String ROAD = "road-test";
+
+  /** What a road test can show; the first of them is the good one. */
+  static final List<String> ROAD_SAW = List.of("steady-dry", "needle-moved", "wet-after");
+
+  private final Cases cases;
+  private final RepairService repairs;
+  private final PressureService tests;
+  private final RunningService runs;
+  private final LevelService levels;
+  private final FindingService findings;
+
+  ProofService(
+      Cases cases,
+      RepairService repairs,
+      PressureService tests,
+      RunningService runs,
+      LevelService levels,
+      FindingService findings) {
+    this.cases = cases;
+    this.repairs = repairs;
+    this.tests = tests;
+    this.runs = runs;
+    this.levels = levels;
+    this.findings = findings;
+  }
+
+  /** What is proven now. */
+  public CombinedProof of(UUID jobId) {
+    Instant since =
+        repairs.notes(jobId).stream()
+            .map(RepairNote::writtenAt)
+            .max(Comparator.naturalOrder())
+            .orElse(Instant.MAX);
+    List<Shown> shown = new ArrayList<>(Showings.of(cases.of(jobId).observed()));
+    List<Repeat> repeats = new ArrayList<>();
+    List<Circumstance> failed = new ArrayList<>();
+    run(jobId, since, shown, repeats, failed);
+    hold(jobId, repeats, failed);
+    road(jobId, since, repeats, failed);
+    marks(jobId, since, repeats, failed);
+    return CombinedProof.of(shown, repeats, failed, Purpose.SIGN_OFF.usual());
+  }
+
+  private void run(
+      UUID jobId,
+      Instant since,
+      List<Shown> shown,
+      List<Repeat> repeats,
+      List<Circumstance> failed) {
+    runs.shownAfter(jobId).ifPresent(minutes -> shown.add(Shown.running(minutes)));
+    runs.dryFor(jobId, since).ifPresent(m -> repeats.add(new Repeat.DryRun(m)));
+    if (runs.drippedSince(jobId, since)) {
+      failed.add(Circumstance.RUNNING);
+    }
+  }
+
+  /** The newest sealed test of the repair. */
+  private void hold(UUID jobId, List<Repeat> repeats, List<Circumstance> failed) {
+    Optional<PressureTestView> newest =
+        tests.latest(jobId, Phase.RE_TEST).filter(t -> t.finishedAt().isPresent());
+    if (newest.isEmpty()) {
+      return;
+    }
+    PressureTestView test = newest.get();
+    VerdictKind verdict = test.result().verdict();
+    if (Proof.of(Optional.empty(), test.result()) instanceof Proof.Zero zero) {
+      double rated = test.conditions().rated().kilopascals();
+      repeats.add(new Repeat.Hold(zero.bound(), zero.atRated() ? rated : zero.upTo()));
+    } else if (verdict == VerdictKind.LEAK
+        || verdict == VerdictKind.GROSS
+        || verdict == VerdictKind.STOPPED) {
+      failed.add(Circumstance.PRESSED);
+    }
+  }
+
+  private void road(UUID jobId, Instant since, List<Repeat> repeats, List<Circumstance> failed) {
+    roads(jobId).stream()
+        .filter(f -> f.writtenAt().isAfter(since))
+        .reduce((a, b) -> b)
+        .ifPresent(
+            f -> {
+              if (f.saw().equals(ROAD_SAW.get(0))) {
+                repeats.add(new Repeat.Drive());
+              } else {
+                failed.add(Circumstance.DRIVEN);
+              }
+            });
+  }
+
+  private void marks(UUID jobId, Instant since, List<Repeat> repeats, List<Circumstance> failed) {
+    levels
+        .since(jobId, since)
+        .ifPresent(
+            w -> {
+              if (w.watch().falls()) {
+                failed.add(Circumstance.OVER_WEEKS);
+              } else {
+                repeats.add(
+                    new Repeat.Marks(w.watch().upper(), w.watch().standing(w.days()), w.days()));
+              }
+            });
+  }
+
+  /** Road tests that were written down. */
+  List<Finding> roads(UUID jobId) {
+    return findings.of(jobId, ROAD);
+  }
+
+  void road(UUID jobId, String saw, String by) {
+    findings.write(jobId, New.of(ROAD, "", saw), by);
+  }
+}
