@@ -17,9 +17,6 @@ public record LevelRuler(double celsius, double level, double u) {
   /** Temperatures on it (°C) (our judgement: what a ruler on a tank has room for). */
   private static final double[] MARKS = {0, 20, 40, 60, 80, 100};
 
-  /** Standard uncertainty of a temperature of the coolant that was read (K) (our judgement). */
-  private static final double READ_U = 1.5;
-
   /**
    * The ruler of a tank.
    *
@@ -37,7 +34,7 @@ public record LevelRuler(double celsius, double level, double u) {
   }
 
   private static LevelRuler at(NeckLevel tank, double from, double to) {
-    double byTemperature = READ_U * tank.climb(from, 1);
+    double byTemperature = LevelWatch.READ_U * tank.climb(from, 1);
     return new LevelRuler(
         to, tank.climbed(from, to), Math.hypot(tank.climbedU(from, to), byTemperature));
   }

@@ -49,7 +49,7 @@ public record LevelWatch(
   /**
    * Standard uncertainty of a difference of two temperatures read (K) (our judgement, untested).
    */
-  private static final double READ_U = 1.5;
+  static final double READ_U = 1.5;
 
   /** The same where none was read, both about the room's (K) (our judgement, untested). */
   private static final double UNREAD_U = 5;

@@ -54,7 +54,6 @@ public enum CraftCheck implements Worded {
     boolean ringed = RINGED.contains(joint.code());
     return Arrays.stream(values())
         .filter(c -> c.of.contains(joint.fastening()) || ringed && c.of.contains(Fastening.O_RING))
-        .filter(c -> !ringed || c != FACES_CLEAN)
         .toList();
   }
 

@@ -1,6 +1,7 @@
 package gotera.retest;
 
 import java.util.OptionalDouble;
+import java.util.stream.DoubleStream;
 
 /**
  * A leak showed.
@@ -25,14 +26,19 @@ public record Shown(Circumstance when, OptionalDouble gauge, OptionalDouble afte
     return new Shown(Circumstance.RUNNING, OptionalDouble.empty(), OptionalDouble.of(minutes));
   }
 
-  /** Both as one: what a repeat must reach is the harder of the two. */
+  /**
+   * Both as one: it leaks from the lower of the two pressures on, and what takes longer to show
+   * asks for the longer repeat.
+   */
   Shown and(Shown other) {
-    return new Shown(when, harder(gauge, other.gauge), harder(after, other.after));
+    return new Shown(when, least(gauge, other.gauge), most(after, other.after));
   }
 
-  private static OptionalDouble harder(OptionalDouble a, OptionalDouble b) {
-    return a.isPresent() && b.isPresent()
-        ? OptionalDouble.of(Math.max(a.getAsDouble(), b.getAsDouble()))
-        : a.isPresent() ? a : b;
+  private static OptionalDouble least(OptionalDouble a, OptionalDouble b) {
+    return DoubleStream.concat(a.stream(), b.stream()).min();
+  }
+
+  private static OptionalDouble most(OptionalDouble a, OptionalDouble b) {
+    return DoubleStream.concat(a.stream(), b.stream()).max();
   }
 }

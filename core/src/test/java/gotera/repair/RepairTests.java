@@ -91,8 +91,7 @@ class RepairTests {
   void theDrainTapsRingIsPickedOutOfItsBore() {
     Circuit circuit = CircuitBuilder.of(CircuitPresets.USUAL);
     assertThat(CraftCheck.of(circuit.joint("radiator.drain-tap").orElseThrow()))
-        .contains(CraftCheck.OLD_RING_OUT, CraftCheck.NEW_WASHER)
-        .doesNotContain(CraftCheck.FACES_CLEAN);
+        .contains(CraftCheck.OLD_RING_OUT, CraftCheck.NEW_WASHER);
     assertThat(CraftCheck.of(circuit.joint("block.drain-plug").orElseThrow()))
         .doesNotContain(CraftCheck.OLD_RING_OUT);
     assertThat(Cure.after(CraftCheck.PLUG_SEALED)).contains(Cure.PLUG_SEALANT);

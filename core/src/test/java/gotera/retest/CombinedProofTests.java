@@ -30,6 +30,10 @@ class CombinedProofTests {
     List<Shown> shown = List.of(Shown.pressed(95));
     assertThat(of(shown).proven()).isFalse();
     assertThat(of(shown, new Hold(0.08, 90)).proven()).as("not up to it").isFalse();
+    assertThat(of(shown, new Hold(0.08, 94)).proven()).as("as near as a gauge is read").isTrue();
+    assertThat(of(List.of(Shown.pressed(95), Shown.pressed(60)), new Hold(0.08, 70)).proven())
+        .as("it dripped at 60 already")
+        .isTrue();
     assertThat(of(shown, new Hold(0.2, 110)).proven()).as("bound too high").isFalse();
     assertThat(of(shown, new Hold(0.08, 110)).proven()).isTrue();
   }

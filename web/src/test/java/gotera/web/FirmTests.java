@@ -3,9 +3,12 @@ package gotera.web;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -224,6 +227,49 @@ class FirmTests {
     finish();
     assertThat(http.get("/").status()).isEqualTo(200);
     assertThat(bench()).doesNotContain("cannot be read");
+  }
+
+  /** An entry refused leaves the address of its form in the browser; a reload asks for that. */
+  @Test
+  void aReloadAfterARefusalShowsThePageAbove() {
+    String work = begun.job() + "/repair/work";
+    http.post(work + "/clock", Map.of("step", "repair"));
+    http.post(work + "/clock/stop", Map.of());
+    String minutes = work + http.get(work).find("/repair/work(/[0-9a-f-]{36}/minutes)");
+    assertThat(http.post(minutes, Map.of("minutes", "some")).status()).isEqualTo(422);
+    Http.Answer again = http.get(minutes);
+    assertThat(again.status()).isEqualTo(302);
+    assertThat(again.location()).endsWith(work);
+  }
+
+  @Test
+  void twoClocksAtOnceAreToldApartAndNeverBreakThePage() {
+    String clock = begun.job() + "/repair/work/clock";
+    List<Integer> answers = new ArrayList<>();
+    for (int round = 0; round < 3; round++) {
+      http.post(clock, Map.of("step", "repair"));
+      answers.addAll(
+          IntStream.range(0, 8)
+              .parallel()
+              .mapToObj(i -> http.post(clock, Map.of("step", "refill")).status())
+              .toList());
+    }
+    assertThat(answers).contains(302).isSubsetOf(302, 409);
+    http.post(clock + "/stop", Map.of());
+    assertThat(http.get(begun.job() + "/repair/work").text()).contains("Start the clock");
+  }
+
+  @Test
+  void moreThanTheSystemHoldsCannotBeDrained() {
+    Http.Answer known =
+        http.post("/jobs/new", Map.of("vehicle", "Sill 9", "liquid", "8 L", "version", "0"));
+    assertThat(known.status()).as(known.text()).isEqualTo(302);
+    String drain = known.location().replaceAll("^.*(/jobs/[0-9a-f-]{36}).*$", "$1/repair/drain");
+    Map<String, String> typed = Map.of("at", "cap.neck", "drained", "52 L", "caught", "collected");
+    Http.Answer answer = http.post(drain, typed);
+    assertThat(answer.status()).isEqualTo(422);
+    assertThat(answer.text()).contains("id=\"drained-problem\"").contains("52 L");
+    assertThat(http.post(drain, with(typed, "drained", "5.2 L")).status()).isEqualTo(302);
   }
 
   @Test

@@ -257,6 +257,11 @@ public class FillService implements StepReporter {
       return StepStatus.UNTOUCHED;
     }
     double put = lines.stream().filter(l -> l.kind().in()).mapToDouble(Line::millilitres).sum();
-    return new StepStatus(State.DONE, words.say("fill.rail", Figures.USUAL.volume(put)));
+    double out = lines.stream().filter(l -> !l.kind().in()).mapToDouble(Line::millilitres).sum();
+    return new StepStatus(
+        State.DONE,
+        put > 0 || out <= 0
+            ? words.say("fill.rail", Figures.USUAL.volume(put))
+            : words.say("fill.rail-out", Figures.USUAL.volume(out)));
   }
 }

@@ -12,7 +12,6 @@ import gotera.web.job.JobService;
 import gotera.web.words.Words;
 import jakarta.servlet.http.HttpServletRequest;
 import java.time.Clock;
-import java.util.Locale;
 import java.util.UUID;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -47,16 +46,17 @@ class LabelController {
   @GetMapping("/jobs/{id}/refill/label")
   String label(@PathVariable UUID id, Figures figures, HttpServletRequest request, Model model) {
     CoolantMixture now = fills.mixture(id);
-    Glycol glycol = Glycol.valueOf(refills.glycol(id).toUpperCase(Locale.ROOT));
+    Glycol glycol = fills.glycol(id);
     Chemistry chemistry = refills.poured(id).orElse(refills.in(id).orElse(Chemistry.UNKNOWN));
     model.addAttribute("job", jobs.require(id));
     model.addAttribute("strength", Figures.fixed(100 * now.strength(), 0));
-    model.addAttribute("glycol", words.say("glycol." + refills.glycol(id)));
+    model.addAttribute("glycol", words.say("glycol." + glycol.word()));
     model.addAttribute(
         "frost",
-        now.strength() <= glycol.highest()
-            ? figures.temperature(FreezingPoint.of(glycol, now.strength()), 0)
-            : "");
+        FreezingPoint.ifKnown(glycol, now.strength()).stream()
+            .mapToObj(t -> figures.temperature(t, 0))
+            .findFirst()
+            .orElse(""));
     model.addAttribute("chemistry", words.say("chemistry." + chemistry.word()));
     model.addAttribute("date", Figures.moment(clock.instant()));
     model.addAttribute(

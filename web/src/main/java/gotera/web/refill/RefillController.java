@@ -98,7 +98,7 @@ class RefillController {
     OptionalDouble jug =
         problems.millilitres(
             "jug", form.jug(), figures.units().volume().millilitres(), Range.BOTTLE);
-    Glycol glycol = Glycol.valueOf(form.glycol().toUpperCase(java.util.Locale.ROOT));
+    Glycol glycol = Worded.of(Glycol.class, form.glycol()).orElseThrow();
     if (wanted.isPresent() && wanted.getAsDouble() / HUNDRED > glycol.highest()) {
       problems.add("wanted", "refill.too-strong", Figures.plain(HUNDRED * glycol.highest()));
     }

@@ -1,6 +1,7 @@
 package gotera.web.refill;
 
 import gotera.coolant.Chemistry;
+import gotera.coolant.FreezingPoint.Glycol;
 import gotera.refill.FillSteps.School;
 import gotera.web.figures.Entry;
 import gotera.word.Worded;
@@ -33,7 +34,7 @@ record RefillForm(
     String premix,
     String vacuum,
     String gapLeft) {
-  static final List<String> GLYCOLS = List.of("ethylene", "propylene");
+  static final List<String> GLYCOLS = Worded.words(Glycol.class);
   static final List<String> KINDS = Worded.words(Chemistry.class);
   static final List<String> SCHOOLS = Worded.words(School.class);
 

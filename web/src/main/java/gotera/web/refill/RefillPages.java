@@ -19,7 +19,6 @@ import gotera.web.pressure.VerdictWords;
 import gotera.web.words.Words;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
@@ -137,20 +136,24 @@ class RefillPages {
   private void mix(UUID id, Figures figures, Model model) {
     OptionalDouble wanted = refills.wanted(id);
     Optional<FillAccount> account = fills.account(id);
-    Glycol glycol = glycol(id);
+    Glycol glycol = fills.glycol(id);
     model.addAttribute("known", account.isPresent());
     model.addAttribute(
         "wantedNow",
         wanted.isPresent() ? Figures.plain(Math.rint(HUNDRED * wanted.getAsDouble())) : "");
     model.addAttribute(
         "jugNow", refills.jug(id).isPresent() ? figures.volume(refills.jug(id).getAsDouble()) : "");
-    model.addAttribute("glycolNow", refills.glycol(id));
+    model.addAttribute("glycolNow", glycol.word());
     if (wanted.isEmpty() || account.isEmpty()) {
       return;
     }
     FillAccount.Moment now = account.get().now();
     model.addAttribute(
-        "frost", figures.temperature(FreezingPoint.of(glycol, wanted.getAsDouble()), 0));
+        "frost",
+        FreezingPoint.ifKnown(glycol, wanted.getAsDouble()).stream()
+            .mapToObj(t -> figures.temperature(t, 0))
+            .findFirst()
+            .orElse(words.say("refill.no-frost")));
     model.addAttribute("isInNow", figures.volume(now.volume()));
     model.addAttribute("strengthNow", Figures.fixed(HUNDRED * now.strength(), 0) + " %");
     double clean = fills.cleanLeft(id);
@@ -192,10 +195,6 @@ class RefillPages {
                           figures.volume(j.millilitres() * j.strength()),
                           figures.volume(j.millilitres() * (1 - j.strength())))));
     }
-  }
-
-  private Glycol glycol(UUID id) {
-    return Glycol.valueOf(refills.glycol(id).toUpperCase(Locale.ROOT));
   }
 
   private void steps(UUID id, Figures figures, Model model) {

@@ -112,11 +112,6 @@ public class RefillService {
         .orElse(OptionalDouble.empty());
   }
 
-  /** Which glycol it is. */
-  String glycol(UUID jobId) {
-    return newest(jobId, MIX, "").map(Finding::subject).orElse("ethylene");
-  }
-
   /** Writes down the strength that is wanted, the size of a jug (mL) and the glycol. */
   public void mix(UUID jobId, double wanted, double jug, String glycol, String by) {
     write(jobId, MIX, glycol, "wanted", "", Measures.mixture(jug, wanted), by);

@@ -97,6 +97,11 @@ class DrainController {
     OptionalDouble volume =
         problems.millilitres(
             "drained", form.drained(), figures.units().volume().millilitres(), Range.FILL);
+    fills
+        .account(id)
+        .map(FillAccount::full)
+        .filter(full -> volume.orElse(0) > full)
+        .ifPresent(full -> problems.add("drained", "problem.more-than-full", figures.volume(full)));
     if (!problems.none()) {
       return Pages.unprocessable(page(id, form, problems.sentences(), figures, model), model);
     }

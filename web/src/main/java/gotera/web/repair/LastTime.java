@@ -42,6 +42,7 @@ public class LastTime {
         .map(newest -> strips.lines(newest.jobId))
         .orElse(List.of())
         .stream()
+        .filter(l -> l.voice().isEmpty()) // its words are in the recording
         .map(Shown::off)
         .filter(o -> !here.contains(o.what()))
         .toList();

@@ -108,7 +108,10 @@ class StripController {
     FieldProblems problems = new FieldProblems(words);
     boolean known = circuits.circuit(id).joint(form.joint()).isPresent();
     Kept kept = new Kept(photos.read(problems, photo), voices.read(problems, voice));
-    String said = voice == null || voice.isEmpty() ? "" : words.say("strip.said");
+    String said =
+        voice == null || voice.isEmpty()
+            ? ""
+            : words.say("strip.said", strips.lines(id).size() + 1);
     Optional<Off> off = form.read(problems, known, said);
     if (!problems.none()) {
       return Pages.unprocessable(page(id, form, problems.sentences(), figures, model), model);

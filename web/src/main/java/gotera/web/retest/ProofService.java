@@ -1,5 +1,6 @@
 package gotera.web.retest;
 
+import gotera.pressure.law.Medium;
 import gotera.pressure.verdict.Acceptance.Purpose;
 import gotera.pressure.verdict.VerdictKind;
 import gotera.retest.Circumstance;
@@ -16,14 +17,15 @@ import gotera.web.level.LevelService;
 import gotera.web.look.RunningService;
 import gotera.web.pressure.Phase;
 import gotera.web.pressure.PressureService;
-import gotera.web.pressure.PressureTestView;
 import gotera.web.repair.RepairNote;
 import gotera.web.repair.RepairService;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 
@@ -31,6 +33,10 @@ import org.springframework.stereotype.Service;
 @Service
 public class ProofService {
   private static final String ROAD = "road-test";
+
+  /** Verdicts that say whether it leaks still; the others leave it as it was. */
+  private static final Set<VerdictKind> SAYS =
+      EnumSet.of(VerdictKind.TIGHT, VerdictKind.LEAK, VerdictKind.GROSS, VerdictKind.STOPPED);
 
   /** What a road test can show; the first of them is the good one. */
   static final List<String> ROAD_SAW = List.of("steady-dry", "needle-moved", "wet-after");
@@ -68,7 +74,7 @@ public class ProofService {
     List<Repeat> repeats = new ArrayList<>();
     List<Circumstance> failed = new ArrayList<>();
     run(jobId, since, shown, repeats, failed);
-    hold(jobId, repeats, failed);
+    hold(jobId, since, repeats, failed);
     road(jobId, since, repeats, failed);
     marks(jobId, since, repeats, failed);
     return CombinedProof.of(shown, repeats, failed, Purpose.SIGN_OFF.usual());
@@ -87,23 +93,22 @@ public class ProofService {
     }
   }
 
-  /** The newest sealed test of the repair. */
-  private void hold(UUID jobId, List<Repeat> repeats, List<Circumstance> failed) {
-    Optional<PressureTestView> newest =
-        tests.latest(jobId, Phase.RE_TEST).filter(t -> t.finishedAt().isPresent());
-    if (newest.isEmpty()) {
-      return;
-    }
-    PressureTestView test = newest.get();
-    VerdictKind verdict = test.result().verdict();
-    if (Proof.of(Optional.empty(), test.result()) instanceof Proof.Zero zero) {
-      double rated = test.conditions().rated().kilopascals();
-      repeats.add(new Repeat.Hold(zero.bound(), zero.atRated() ? rated : zero.upTo()));
-    } else if (verdict == VerdictKind.LEAK
-        || verdict == VerdictKind.GROSS
-        || verdict == VerdictKind.STOPPED) {
-      failed.add(Circumstance.PRESSED);
-    }
+  /** The newest test of this repair that says something of coolant. */
+  private void hold(UUID jobId, Instant since, List<Repeat> repeats, List<Circumstance> failed) {
+    tests.all(jobId).stream()
+        .filter(t -> t.phase() == Phase.RE_TEST && t.hold().medium() == Medium.LIQUID)
+        .filter(t -> t.finishedAt().filter(since::isBefore).isPresent())
+        .filter(t -> SAYS.contains(t.result().verdict()))
+        .reduce((a, b) -> b)
+        .ifPresent(
+            t -> {
+              if (Proof.of(Optional.empty(), t.result()) instanceof Proof.Zero zero) {
+                double rated = t.conditions().rated().kilopascals();
+                repeats.add(new Repeat.Hold(zero.bound(), zero.atRated() ? rated : zero.upTo()));
+              } else {
+                failed.add(Circumstance.PRESSED);
+              }
+            });
   }
 
   private void road(UUID jobId, Instant since, List<Repeat> repeats, List<Circumstance> failed) {
