@@ -331,7 +331,7 @@ class AccessTests {
   @Test
   void aCustomersLinkOpensTheOneReport(Application.Running application) {
     Http desk = Http.signedIn(application.address(), DESK, Application.PASSWORD);
-    String job = desk.get("/").find("(?s)(/jobs/[0-9a-f-]{36})/(?:(?!/jobs/).)*Corrie 12");
+    String job = desk.job("Corrie 12");
     desk.get(job + "/hand-over");
     desk.post(job + "/report-links", Map.of());
     String link = desk.get(job + "/hand-over").find("(https?://[^<\"]+/report/[^<\"]+)");

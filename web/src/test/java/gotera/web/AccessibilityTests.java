@@ -67,13 +67,7 @@ class AccessibilityTests {
                   "/waits",
                   "/equipment",
                   "/equipment/new?kind=tester"));
-      String job =
-          bench
-              .page
-              .locator(".jobs a")
-              .filter(new com.microsoft.playwright.Locator.FilterOptions().setHasText("Corrie 12"))
-              .getAttribute("href")
-              .replaceAll("(/jobs/[^/]+)/.*", "$1");
+      String job = bench.demoJob("Corrie 12");
       STEPS.forEach(s -> paths.add(job + "/" + s));
       bench.open(job + "/waits");
       bench.fill("Minutes", "90");

@@ -111,6 +111,7 @@ final class Bench implements AutoCloseable {
 
   /** Address of a job of the demonstration. */
   String demoJob(String vehicle) {
+    open("/?q=" + vehicle.replace(' ', '+'));
     return page.locator(".jobs a")
         .filter(new Locator.FilterOptions().setHasText(vehicle))
         .first()

@@ -94,7 +94,7 @@ class DecideTests {
   void aCustomerDecidesByLink(Application.Running application) {
     Http desk = Http.signedIn(application.address(), "desk", Application.PASSWORD);
     Http technician = Http.signedIn(application.address(), "bench", Application.PASSWORD);
-    String job = desk.get("/").find("(?s)(/jobs/[0-9a-f-]{36})/(?:(?!/jobs/).)*Fenn 20");
+    String job = desk.job("Fenn 20");
     technician.get(job + "/decide");
     technician.post(job + "/quote/lines", Map.of("what", "A squeak", "price", "30"));
     desk.get(job + "/decide");
@@ -159,7 +159,7 @@ class DecideTests {
   @Test
   void tagsSayWhatIsSoNow(Application.Running application) {
     Http technician = Http.signedIn(application.address(), "bench", Application.PASSWORD);
-    String job = technician.get("/").find("(?s)(/jobs/[0-9a-f-]{36})/(?:(?!/jobs/).)*Fenn 20");
+    String job = technician.job("Fenn 20");
     assertThat(technician.get(job + "/tag?says=do-not-start").text())
         .contains("Do not start", "Fenn 20");
     assertThat(technician.get(job + "/tag?says=water-only").text()).contains("safe against frost");

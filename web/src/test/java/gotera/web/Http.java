@@ -21,6 +21,8 @@ import java.util.stream.Collectors;
 final class Http {
   private static final Pattern TOKEN = Pattern.compile("name=\"_csrf\"[^>]*value=\"([^\"]+)\"");
 
+  private static final Pattern OLDER = Pattern.compile("href=\"([^\"]+)\">Older");
+
   private final HttpClient client =
       HttpClient.newBuilder()
           .cookieHandler(new CookieManager(null, CookiePolicy.ACCEPT_ALL))
@@ -111,6 +113,24 @@ final class Http {
                     HttpRequest.BodyPublishers.ofByteArray(content),
                     HttpRequest.BodyPublishers.ofByteArray(end)))
             .build());
+  }
+
+  /** Address of the newest open job of a vehicle. */
+  String job(String vehicle) {
+    return get("/?q=" + URLEncoder.encode(vehicle, StandardCharsets.UTF_8))
+        .find("<a href=\"(/jobs/[0-9a-f-]{36})/");
+  }
+
+  /** The list of open jobs, page after page. */
+  String openJobs() {
+    StringBuilder all = new StringBuilder();
+    Matcher older = OLDER.matcher("");
+    for (String next = "/"; !next.isEmpty(); next = older.find() ? older.group(1) : "") {
+      String page = get(next).text();
+      all.append(page);
+      older.reset(page);
+    }
+    return all.toString();
   }
 
   /** A job and its test, pumping. */

@@ -189,11 +189,7 @@ class JourneyTests {
         .bean(AccountService.class)
         .put("chooses-units", "Chooses Units", Application.PASSWORD, Role.TECHNICIAN);
     try (Bench bench = Bench.of(application, "chooses-units")) {
-      bench
-          .page
-          .locator(".jobs a")
-          .filter(new com.microsoft.playwright.Locator.FilterOptions().setHasText("Halde 31"))
-          .click();
+      bench.open(bench.demoJob("Halde 31"));
       bench.page.waitForURL("**/jobs/**");
       bench.step("Pressure test");
       bench.shows("#gauge-now", "kPa");

@@ -170,7 +170,7 @@ class RefillTests {
   @Test
   void nothingIsPouredWhereNothingIsKnown(Application.Running application) {
     Http http = Http.signedIn(application.address(), "bench", Application.PASSWORD);
-    String job = http.get("/").find("(?s)(/jobs/[0-9a-f-]{36})/(?:(?!/jobs/).)*Fenn 20");
+    String job = http.job("Fenn 20");
     String before = http.get(job + "/fill-up").text();
     http.get(job + "/refill");
     assertThat(http.post(job + "/refill/pour", Map.of()).status()).isEqualTo(302);

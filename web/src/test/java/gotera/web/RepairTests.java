@@ -161,8 +161,8 @@ class RepairTests {
   @Test
   void anothersLinesStayAsTheyAre(Application.Running application) {
     Http http = Http.signedIn(application.address(), "bench", Application.PASSWORD);
-    String job = http.get("/").find("(?s)(/jobs/[0-9a-f-]{36})/(?:(?!/jobs/).)*Fenn 20");
-    String other = http.get("/").find("(?s)(/jobs/[0-9a-f-]{36})/(?:(?!/jobs/).)*Corrie 12");
+    String job = http.job("Fenn 20");
+    String other = http.job("Corrie 12");
     http.get(job + "/repair/strip");
     http.post(job + "/repair/strip", Map.of("what", "Cover", "fasteners", "2"));
     String line = http.get(job + "/repair/strip").find("/repair/strip/([0-9a-f-]{36})/back");

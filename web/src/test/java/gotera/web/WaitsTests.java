@@ -72,9 +72,9 @@ class WaitsTests {
     Http http = Http.signedIn(application.address(), "bench", Application.PASSWORD);
     String waiting = http.begin().job();
     http.post(waiting + "/waits", Map.of("kind", "soak", "minutes", "60", "back", "find"));
-    String front = http.get("/").text();
+    String front = http.openJobs();
     String other = http.begin().job();
-    String after = http.get("/").text();
+    String after = http.openJobs();
     assertThat(front).contains("Waits until");
     assertThat(after.indexOf(other)).isLessThan(after.lastIndexOf(waiting));
     assertThat(http.post(waiting + "/waits", Map.of("kind", "soak", "minutes", "a while")).status())

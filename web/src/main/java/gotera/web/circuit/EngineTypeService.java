@@ -184,7 +184,7 @@ public class EngineTypeService {
         vehicles.findById(vehicle).orElseGet(() -> new VehicleCircuitRecord(vehicle, type.id));
     has.engineTypeId = type.id;
     vehicles.save(has);
-    changes.count(jobId);
+    changed(jobId);
   }
 
   /**
@@ -227,7 +227,7 @@ public class EngineTypeService {
       made.engineTypeId = record(jobId).orElseThrow().id;
     }
     edits.save(made);
-    changes.count(jobId);
+    changed(jobId);
     return Optional.empty();
   }
 
@@ -240,7 +240,16 @@ public class EngineTypeService {
     CircuitEditRecord edit = edits.findById(editId).orElseThrow();
     edit.withdrawnAt = clock.instant();
     edit.withdrawnBy = by;
+    changed(jobId);
+  }
+
+  /** What changes an engine type changes every job of it. */
+  private void changed(UUID jobId) {
     changes.count(jobId);
+    jobs.openOf(sameType(jobId)).stream()
+        .filter(j -> !j.equals(jobId))
+        .sorted()
+        .forEach(changes::count);
   }
 
   /** The vehicles of the same engine type as a job's, itself included. */

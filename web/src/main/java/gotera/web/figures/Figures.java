@@ -20,6 +20,8 @@ public record Figures(Units units) {
 
   private static final DateTimeFormatter MOMENT =
       DateTimeFormatter.ofPattern("d MMM yyyy, HH:mm", Locale.ENGLISH);
+  private static final DateTimeFormatter MONTH =
+      DateTimeFormatter.ofPattern("MMMM yyyy", Locale.ENGLISH);
   private static final DateTimeFormatter SECOND =
       DateTimeFormatter.ofPattern("d MMM yyyy, HH:mm:ss", Locale.ENGLISH);
   private static final DateTimeFormatter CLOCK = DateTimeFormatter.ofPattern("HH:mm");
@@ -144,6 +146,11 @@ public record Figures(Units units) {
   /** A moment, in the workshop's time. */
   public static String moment(Instant instant) {
     return MOMENT.format(instant.atZone(ZoneId.systemDefault()));
+  }
+
+  /** Month and year of a moment, in the workshop's time. */
+  public static String month(Instant instant) {
+    return MONTH.format(instant.atZone(ZoneId.systemDefault()));
   }
 
   /** A moment with its second, in the workshop's time. */

@@ -1,15 +1,12 @@
 package gotera.web.job;
 
 import gotera.web.figures.Entry;
-import gotera.web.figures.Figures;
 import gotera.web.words.Words;
 import java.security.Principal;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Controller;
-import org.springframework.ui.Model;
-import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -26,28 +23,6 @@ class EndingController {
     this.jobs = jobs;
     this.inTheWay = inTheWay;
     this.words = words;
-  }
-
-  /** A job that is closed or put aside. */
-  record Closed(String id, String vehicle, String complaint, String ending, String when) {}
-
-  @GetMapping("/jobs/closed")
-  String closed(Model model) {
-    model.addAttribute(
-        "closed",
-        jobs.notOpen().stream()
-            .map(
-                j ->
-                    new Closed(
-                        j.id().toString(),
-                        j.vehicle().orElse(words.say("job.unnamed")),
-                        j.complaint(),
-                        j.discarded()
-                            ? words.say("job.discarded")
-                            : words.say("ending." + j.ending()),
-                        j.closedAt().map(Figures::moment).orElse("")))
-            .toList());
-    return "job/closed";
   }
 
   @PostMapping("/jobs/{id}/close")

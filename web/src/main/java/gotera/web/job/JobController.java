@@ -5,19 +5,11 @@ import gotera.web.figures.FieldProblems;
 import gotera.web.figures.Figures;
 import gotera.web.frame.NotFound;
 import gotera.web.frame.Pages;
-import gotera.web.job.JobHeadline.Headline;
 import gotera.web.words.Words;
 import java.security.Principal;
-import java.time.Clock;
-import java.time.Instant;
-import java.util.ArrayList;
-import java.util.Comparator;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
 import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -26,91 +18,19 @@ import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 
-/** Front page, new job, intake. */
+/** New job, intake, the steps of a job. */
 @Controller
 class JobController {
-  private static final Logger LOG = LoggerFactory.getLogger(JobController.class);
-
   private final JobService jobs;
   private final Rail rail;
   private final SkippedSteps skipped;
-  private final List<JobHeadline> headlines;
-  private final List<JobWait> waits;
   private final Words words;
-  private final Clock clock;
 
-  JobController(
-      JobService jobs,
-      Rail rail,
-      SkippedSteps skipped,
-      List<JobHeadline> headlines,
-      List<JobWait> waits,
-      Words words,
-      Clock clock) {
+  JobController(JobService jobs, Rail rail, SkippedSteps skipped, Words words) {
     this.jobs = jobs;
     this.rail = rail;
     this.skipped = skipped;
-    this.headlines = headlines;
-    this.waits = waits;
     this.words = words;
-    this.clock = clock;
-  }
-
-  /** A job on the front page. */
-  record OpenJob(
-      String address,
-      String vehicle,
-      String complaint,
-      String waitsFor,
-      String since,
-      Optional<Headline> headline,
-      Optional<Instant> waits) {
-    /** Until when nothing can be done at it, in words. */
-    public String waitsUntil() {
-      return waits.map(Figures::moment).orElse("");
-    }
-  }
-
-  @GetMapping("/")
-  String front(Model model) {
-    List<OpenJob> open = new ArrayList<>();
-    for (JobView job : jobs.open()) {
-      open.add(shown(job));
-    }
-    // what can be worked on now comes first
-    Instant now = clock.instant();
-    open.sort(
-        Comparator.comparing(
-            (OpenJob j) -> j.waits().filter(until -> until.isAfter(now)).orElse(Instant.MIN)));
-    model.addAttribute("open", open);
-    return "job/front";
-  }
-
-  /** A job whose row cannot be made shows a notice there; the others stand as they are. */
-  private OpenJob shown(JobView job) {
-    String name = job.vehicle().orElse(words.say("job.unnamed"));
-    String since = Figures.moment(job.startedAt());
-    try {
-      Step waitsFor = rail.waitsFor(job.id());
-      return new OpenJob(
-          "/jobs/" + job.id() + "/" + waitsFor.word(),
-          name,
-          job.complaint(),
-          words.say("waits." + waitsFor.word()),
-          since,
-          headlines.stream().flatMap(h -> h.of(job.id()).stream()).findFirst(),
-          waits.stream().flatMap(w -> w.until(job.id()).stream()).findFirst());
-    } catch (RuntimeException e) {
-      LOG.error("job {} cannot be shown", job.id(), e);
-      return new OpenJob(
-          "/jobs/" + job.id() + "/history",
-          name,
-          job.complaint(),
-          words.say("job.broken"),
-          since,
-          Optional.empty(),
-          Optional.empty());
-    }
   }
 
   @GetMapping("/jobs/new")

@@ -7,7 +7,7 @@ import org.springframework.data.jpa.repository.JpaRepository;
 interface JobRecords extends JpaRepository<JobRecord, UUID> {
   List<JobRecord> findByClosedAtIsNullAndDiscardedAtIsNullOrderByStartedAtDesc();
 
-  List<JobRecord> findByClosedAtIsNotNullOrDiscardedAtIsNotNullOrderByStartedAtDesc();
-
   List<JobRecord> findByVehicleIdIn(List<UUID> vehicleIds);
+
+  List<JobRecord> findByVehicleIdInAndClosedAtIsNullAndDiscardedAtIsNull(List<UUID> vehicleIds);
 }

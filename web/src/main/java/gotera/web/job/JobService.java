@@ -64,14 +64,6 @@ public class JobService {
         .toList();
   }
 
-  /** Jobs that are closed or put aside, the newest first. */
-  @Transactional(readOnly = true)
-  List<JobView> notOpen() {
-    return jobs.findByClosedAtIsNotNullOrDiscardedAtIsNotNullOrderByStartedAtDesc().stream()
-        .map(JobView::of)
-        .toList();
-  }
-
   /** Words of the endings. */
   public List<String> endings() {
     return Ending.words();
@@ -122,6 +114,14 @@ public class JobService {
   @Transactional(readOnly = true)
   public List<UUID> of(List<UUID> vehicleIds) {
     return jobs.findByVehicleIdIn(vehicleIds).stream().map(j -> j.id).toList();
+  }
+
+  /** The open ones among them. */
+  @Transactional(readOnly = true)
+  public List<UUID> openOf(List<UUID> vehicleIds) {
+    return jobs.findByVehicleIdInAndClosedAtIsNullAndDiscardedAtIsNull(vehicleIds).stream()
+        .map(j -> j.id)
+        .toList();
   }
 
   /** Names of the vehicles known to the workshop. */

@@ -3,12 +3,14 @@ package gotera.web.job;
 import gotera.web.job.StepReporter.State;
 import gotera.web.job.StepReporter.StepStatus;
 import gotera.web.words.Words;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Optional;
 import java.util.UUID;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -95,6 +97,17 @@ class Rail {
     Map<Step, State> states = new EnumMap<>(Step.class);
     statuses.forEach((step, status) -> states.put(step, status.state()));
     return new OrderOfWork(states);
+  }
+
+  /** A step, and when it may be another though nobody writes. */
+  record Awaited(Step step, Optional<Instant> until) {}
+
+  /** The step a job waits for, and how long that holds. */
+  Awaited awaited(UUID jobId) {
+    Map<Step, StepStatus> statuses = statuses(jobId);
+    return new Awaited(
+        waitsFor(jobId, order(statuses)),
+        statuses.values().stream().flatMap(s -> s.until().stream()).min(Instant::compareTo));
   }
 
   /** The step a job waits for. */

@@ -1,5 +1,7 @@
 package gotera.web.job;
 
+import java.time.Instant;
+import java.util.Optional;
 import java.util.UUID;
 
 /** How a feature tells the rail about its step. */
@@ -15,10 +17,16 @@ public interface StepReporter {
    *
    * @param state the state, told by shape
    * @param note a few words about it; empty for none
+   * @param until when it is another though nobody writes; empty where only writing changes it
    */
-  record StepStatus(State state, String note) {
+  record StepStatus(State state, String note, Optional<Instant> until) {
     /** Nothing done yet. */
     public static final StepStatus UNTOUCHED = new StepStatus(State.UNTOUCHED, "");
+
+    /** One that only writing changes. */
+    public StepStatus(State state, String note) {
+      this(state, note, Optional.empty());
+    }
   }
 
   /** States of a step. */

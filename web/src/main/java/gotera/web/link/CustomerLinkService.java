@@ -2,6 +2,7 @@ package gotera.web.link;
 
 import gotera.web.figures.Figures;
 import gotera.web.frame.NotFound;
+import gotera.web.job.JobChanges;
 import gotera.web.storage.Hashes;
 import gotera.web.storage.Identifiers;
 import gotera.web.storage.Write;
@@ -29,12 +30,15 @@ public class CustomerLinkService {
   private static final Duration OPEN = Duration.ofDays(90);
 
   private final CustomerLinkRecords links;
+  private final JobChanges changes;
   private final Identifiers identifiers;
   private final Clock clock;
   private final SecureRandom random = new SecureRandom();
 
-  CustomerLinkService(CustomerLinkRecords links, Identifiers identifiers, Clock clock) {
+  CustomerLinkService(
+      CustomerLinkRecords links, JobChanges changes, Identifiers identifiers, Clock clock) {
     this.links = links;
+    this.changes = changes;
     this.identifiers = identifiers;
     this.clock = clock;
   }
@@ -66,6 +70,7 @@ public class CustomerLinkService {
             now,
             by,
             now.plus(OPEN)));
+    changes.count(jobId);
     return token;
   }
 
@@ -106,6 +111,7 @@ public class CustomerLinkService {
     if (link.withdrawnAt == null) {
       link.withdrawnAt = clock.instant();
       links.save(link);
+      changes.count(jobId);
     }
   }
 }

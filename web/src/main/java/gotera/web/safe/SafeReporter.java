@@ -38,7 +38,8 @@ class SafeReporter implements StepReporter {
     if (known.mayOpen()) {
       return new StepStatus(
           State.DONE,
-          words.say("safe.soft-until", known.opening().until().map(Figures::timeOfDay).orElse("")));
+          words.say("safe.soft-until", known.opening().until().map(Figures::timeOfDay).orElse("")),
+          known.opening().until());
     }
     return switch (known.opening().verdict()) {
       case UNKNOWN -> StepStatus.UNTOUCHED;

@@ -103,8 +103,7 @@ public class WaitService implements JobWait, HistorySource {
   /** Open waits of a job, those due first. */
   @Transactional(readOnly = true)
   public List<Shown> open(UUID jobId) {
-    return waits.findByEndedAtIsNullOrderByDueAtAsc().stream()
-        .filter(w -> w.jobId.equals(jobId))
+    return waits.findByJobIdAndEndedAtIsNullOrderByDueAtAsc(jobId).stream()
         .map(this::shown)
         .toList();
   }
@@ -140,8 +139,7 @@ public class WaitService implements JobWait, HistorySource {
   @Override
   @Transactional(readOnly = true)
   public Optional<Instant> until(UUID jobId) {
-    return waits.findByEndedAtIsNullOrderByDueAtAsc().stream()
-        .filter(w -> w.jobId.equals(jobId))
+    return waits.findByJobIdAndEndedAtIsNullOrderByDueAtAsc(jobId).stream()
         .map(w -> w.dueAt)
         .findFirst();
   }

@@ -1,0 +1,106 @@
+package gotera.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.util.Map;
+import java.util.UUID;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.springframework.jdbc.core.JdbcTemplate;
+
+/** The lists of open and closed jobs: what a row says, what is found, page by page. */
+@ExtendWith(Application.class)
+class JobListTests {
+  private Http http;
+  private JdbcTemplate database;
+
+  @BeforeEach
+  void begin(Application.Running application) {
+    http = Http.signedIn(application.address(), "bench", Application.PASSWORD);
+    database = application.bean(JdbcTemplate.class);
+  }
+
+  private String begin(String vehicle, String complaint) {
+    return http.post(
+            "/jobs/new", Map.of("vehicle", vehicle, "complaint", complaint, "version", "0"))
+        .location()
+        .replaceAll("^.*(/jobs/[0-9a-f-]{36}).*$", "$1");
+  }
+
+  private String found(String words) {
+    return http.get("/?q=" + words).text();
+  }
+
+  @Test
+  void whatARowSaysFollowsWhateverIsWritten() {
+    String vehicle = "Row" + UUID.randomUUID().toString().substring(0, 8);
+    String job = begin(vehicle, "Loses it on the pass");
+    assertThat(found(vehicle)).contains("Loses it on the pass").contains("nothing measured yet");
+    http.post(job + "/waits", Map.of("kind", "soak", "minutes", "60", "back", "find"));
+    assertThat(found(vehicle)).contains("Waits until");
+    String wait = http.get(job + "/waits").find("/waits/([0-9a-f-]{36})/end");
+    http.post("/waits/" + wait + "/end", Map.of());
+    assertThat(found(vehicle)).doesNotContain("Waits until");
+    database.update(
+        "update job_summary set headline = 'forged', shape = '<svg></svg>' where job_id = ?",
+        job.replace("/jobs/", ""));
+    assertThat(found(vehicle)).as("it is kept").contains("forged");
+    http.post(job + "/steps/cap/skip", Map.of());
+    assertThat(found(vehicle)).as("until something is written").doesNotContain("forged");
+  }
+
+  /** A list of kept rows asks for nothing but itself. */
+  @Test
+  void aListOfKeptRowsIsFewStatements() {
+    String vehicle = "Many" + UUID.randomUUID().toString().substring(0, 8);
+    for (int i = 0; i < 12; i++) {
+      begin(vehicle + " " + i, "It drips");
+    }
+    found(vehicle);
+    long before = statements();
+    assertThat(found(vehicle)).contains(vehicle + " 11");
+    // the session, the account, and the list, whatever its length; others' tests run beside none
+    assertThat(statements() - before).isLessThan(20);
+  }
+
+  private long statements() {
+    Map<String, Object> row =
+        database.queryForMap("show global status where variable_name = 'Com_select'");
+    return Long.parseLong(row.get("Value").toString());
+  }
+
+  @Test
+  void aJobIsFoundByEachOfItsWords() {
+    String vehicle = "Tavel" + UUID.randomUUID().toString().substring(0, 8);
+    String job = begin(vehicle, "puddle beneath the left wheel");
+    for (String words : new String[] {"", "+puddle", "+LEFT+wheel", "+" + java.time.Year.now()}) {
+      assertThat(found(vehicle + words)).as(words).contains(job);
+    }
+    assertThat(found(vehicle + "+engine")).contains("Nothing found for").doesNotContain(job);
+    for (String odd : new String[] {"%25", "_", "%5C", "'", "%27+or+1=1", "%00"}) {
+      assertThat(found(vehicle + "+" + odd)).as(odd).doesNotContain(job).contains("Nothing found");
+    }
+    http.post(job + "/repair", Map.of("joint", "pump.gasket", "note", "new"));
+    assertThat(found(vehicle + "+gasket")).as("a place").contains(job);
+    http.post(job + "/close", Map.of("ending", "not-found", "endingNote", "rusty"));
+    assertThat(found(vehicle)).doesNotContain(job);
+    assertThat(http.get("/jobs/closed?q=" + vehicle + "+rusty").text())
+        .contains(job)
+        .contains("not found");
+  }
+
+  @Test
+  void manyJobsComePageByPage() {
+    String vehicle = "Page" + UUID.randomUUID().toString().substring(0, 8);
+    String first = begin(vehicle, "the first");
+    for (int i = 0; i < 50; i++) {
+      begin(vehicle, "one of many");
+    }
+    assertThat(found(vehicle)).contains("Older").doesNotContain("Newer").doesNotContain(first);
+    assertThat(found(vehicle + "&page=2")).contains("Newer").contains(first);
+    assertThat(found(vehicle + "&page=3")).contains("Newer").doesNotContain("/jobs/0");
+    assertThat(found(vehicle + "&page=-1")).contains("one of many");
+    assertThat(http.openJobs()).contains(first);
+  }
+}
