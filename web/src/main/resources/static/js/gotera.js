@@ -21,9 +21,11 @@ import { startPan } from "./pan.js";
 import { startNearest } from "./nearest.js";
 import { startSend } from "./send.js";
 import { startFocus } from "./focus.js";
+import { startSign } from "./sign.js";
 
 startSend();
 startFocus();
+startSign();
 startStopwatch();
 startReading();
 startDrop();

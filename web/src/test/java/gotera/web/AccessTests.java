@@ -58,7 +58,11 @@ class AccessTests {
             "/jobs/{id}/level-watch",
             "/jobs/{id}/job.json",
             "/jobs/{id}/places.csv",
-            "/jobs/{id}/re-test/print",
+            "/jobs/{id}/report",
+            "/jobs/{id}/report.pdf",
+            "/jobs/{id}/report/file",
+            "/jobs/{id}/report/file.pdf",
+            "/letterhead",
             "/jobs/{id}/repair",
             "/jobs/{id}/{step:pressure-test|re-test}/plan",
             "/jobs/{id}/refill",
@@ -89,6 +93,8 @@ class AccessTests {
     MAY.put("GET /first-account", "ndtl");
     MAY.put("POST /first-account", "ndtl");
     MAY.put("GET /report/{token}", "ndtl");
+    MAY.put("GET /report/{token}/pdf", "ndtl");
+    MAY.put("POST /letterhead", "l");
     MAY.put("GET /quote/{token}", "ndtl");
     MAY.put("POST /quote/{token}", "ndtl");
     MAY.put("POST /prices", "l");
@@ -103,6 +109,7 @@ class AccessTests {
             "/account/sign-out-elsewhere",
             "/account/units",
             "/jobs/{id}/close",
+            "/jobs/{id}/sign",
             "/jobs/{id}/discard",
             "/jobs/{id}/reopen",
             "/jobs/new",

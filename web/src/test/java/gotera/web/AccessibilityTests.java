@@ -8,8 +8,10 @@ import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.parallel.Isolated;
 
 /** axe finds no violation on any page. */
+@Isolated("counts the waits on its pages")
 @ExtendWith(Application.class)
 class AccessibilityTests {
   private static final List<String> STEPS =
@@ -47,7 +49,8 @@ class AccessibilityTests {
           "re-test?again=true",
           "re-test/plan",
           "level-watch",
-          "re-test/print",
+          "report",
+          "report/file",
           "hand-over",
           "suspects",
           "history");

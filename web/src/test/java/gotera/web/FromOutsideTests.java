@@ -138,12 +138,7 @@ class FromOutsideTests {
       names = {"TOUCH", "KEYBOARD"})
   void withoutATesterATingeAndAMarkAreFoundAndKept(Hand hand, Application.Running application) {
     try (Bench bench = Bench.of(application).by(hand)) {
-      bench.open("/jobs/new");
-      bench.fill("Vehicle", "Tavel 28 tour " + hand);
-      bench.fill("Liquid in the system", "9 L");
-      bench.fill("Strength, %", "50");
-      bench.choose("no-cabin-heat");
-      bench.click("Begin the job");
+      Visit.begin(bench, "Tavel 28 tour " + hand, "9 L", "no-cabin-heat");
       bench.step("Cap");
       bench.circuit("2.8 diesel " + hand, "diesel-along-rear-heater");
       bench.step("Make safe");

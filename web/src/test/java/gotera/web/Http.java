@@ -86,6 +86,26 @@ final class Http {
     return answer;
   }
 
+  /** A file as it comes. */
+  record Bytes(int status, String type, byte[] content) {}
+
+  /** Reads a file. */
+  Bytes bytes(String path) {
+    try {
+      HttpResponse<byte[]> response =
+          client.send(request(path).GET().build(), HttpResponse.BodyHandlers.ofByteArray());
+      return new Bytes(
+          response.statusCode(),
+          response.headers().firstValue("Content-Type").orElse(""),
+          response.body());
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw new IllegalStateException(e);
+    }
+  }
+
   Answer post(String path, Map<String, String> fields) {
     return send(form(path, fields).header("X-CSRF-TOKEN", token).build());
   }

@@ -77,7 +77,7 @@ class JourneyTests {
       bench.page.waitForURL("**/print");
       bench.shows(".paper", "Orvia 16");
       bench.shows(".paper", "New clamp beyond the bead");
-      bench.shows(".paper", "at most 0.0");
+      bench.shows(".paper", "is less than 0.0");
     }
   }
 

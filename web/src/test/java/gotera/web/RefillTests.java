@@ -20,11 +20,7 @@ class RefillTests {
       names = {"TOUCH", "KEYBOARD"})
   void fromTheDrainToAQuietFunnel(Hand hand, Application.Running application) {
     try (Bench bench = Bench.of(application).by(hand)) {
-      bench.open("/jobs/new");
-      bench.fill("Vehicle", "Tavel poured " + hand);
-      bench.fill("Liquid in the system", "9 L");
-      bench.fill("Strength, %", "50");
-      bench.click("Begin the job");
+      Visit.begin(bench, "Tavel poured " + hand, "9 L");
       bench.circuit("2.8 poured " + hand, "diesel-along-rear-heater");
       bench.step("Fill up");
       bench.choose("drained");
@@ -128,11 +124,7 @@ class RefillTests {
       names = {"TOUCH", "KEYBOARD"})
   void aFallenStrengthTellsTheLoss(Hand hand, Application.Running application) {
     try (Bench bench = Bench.of(application).by(hand)) {
-      bench.open("/jobs/new");
-      bench.fill("Vehicle", "Corva topped up " + hand);
-      bench.fill("Liquid in the system", "11 L");
-      bench.fill("Strength, %", "50");
-      bench.click("Begin the job");
+      Visit.begin(bench, "Corva topped up " + hand, "11 L");
       bench.circuit("Old six topped up " + hand, "inline-along-carburettors");
       bench.click("Find on it");
       bench.joint("heater-return.pump-end");

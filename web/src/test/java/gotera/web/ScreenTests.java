@@ -7,8 +7,10 @@ import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.api.parallel.Isolated;
 
 /** What every screen owes a glove, a small phone and a low desk screen. */
+@Isolated("measures pages, which waits of others make longer")
 @ExtendWith(Application.class)
 class ScreenTests {
   private static final List<String> STEPS =

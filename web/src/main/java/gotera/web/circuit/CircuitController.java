@@ -9,6 +9,7 @@ import gotera.web.figures.FieldProblems;
 import gotera.web.figures.Figures;
 import gotera.web.frame.NotFound;
 import gotera.web.frame.Pages;
+import gotera.web.frame.PrintStyle;
 import gotera.web.job.JobService;
 import gotera.web.job.JobView;
 import gotera.web.storage.Identifiers;
@@ -39,6 +40,7 @@ class CircuitController {
 
   private final EngineTypeService types;
   private final Drawings drawings;
+  private final PrintStyle print;
   private final CircuitPages pages;
   private final JobService jobs;
   private final Identifiers identifiers;
@@ -47,12 +49,14 @@ class CircuitController {
   CircuitController(
       EngineTypeService types,
       Drawings drawings,
+      PrintStyle print,
       CircuitPages pages,
       JobService jobs,
       Identifiers identifiers,
       Words words) {
     this.types = types;
     this.drawings = drawings;
+    this.print = print;
     this.pages = pages;
     this.jobs = jobs;
     this.identifiers = identifiers;
@@ -164,7 +168,7 @@ class CircuitController {
 
   @GetMapping("/jobs/{id}/circuit.svg")
   ResponseEntity<String> svg(@PathVariable UUID id) {
-    String drawing = SvgStyle.alone(drawings.of(id, types.asNow(id), Wanted.plain("#")));
+    String drawing = print.alone(drawings.of(id, types.asNow(id), Wanted.plain("#")), 1000, 600);
     return ResponseEntity.ok()
         .contentType(MediaType.parseMediaType("image/svg+xml;charset=UTF-8"))
         .header(

@@ -27,7 +27,7 @@ public class Money {
   }
 
   /** What a line costs: on average, and between which bounds. */
-  String say(Price p) {
+  public String say(Price p) {
     if (p.expected().isEmpty()) {
       return words.say("money.unknown");
     }

@@ -1,30 +1,13 @@
 package gotera.web.report;
 
-import gotera.web.circuit.CircuitService;
-import gotera.web.circuit.CircuitWords;
-import gotera.web.circuit.LeakSite;
-import gotera.web.decide.OpenPointsService;
-import gotera.web.evidence.SuspectsService;
 import gotera.web.figures.Figures;
-import gotera.web.figures.Table;
-import gotera.web.frame.AddressProperties;
 import gotera.web.frame.NotFound;
-import gotera.web.frame.QrCode;
-import gotera.web.job.JobPlace;
 import gotera.web.job.JobService;
-import gotera.web.job.Step;
 import gotera.web.link.CustomerLinkService;
 import gotera.web.link.CustomerLinkService.Purpose;
-import gotera.web.repair.RepairService;
-import gotera.web.retest.ProofPages;
-import gotera.web.retest.RetestService;
 import gotera.web.words.Words;
-import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
-import java.security.Principal;
-import java.time.Clock;
-import java.util.List;
-import java.util.OptionalDouble;
+import java.util.Locale;
 import java.util.UUID;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -34,173 +17,108 @@ import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
-import org.springframework.web.bind.annotation.PostMapping;
-import org.springframework.web.servlet.mvc.support.RedirectAttributes;
+import org.thymeleaf.ITemplateEngine;
+import org.thymeleaf.context.Context;
 
-/** Hand over: the report on paper, by link, and as tables. */
+/** The report of a job, on one page and as the file: to read, to print, as a PDF, by link. */
 @Controller
 class ReportController {
   private final CustomerLinkService links;
-  private final RetestService retests;
-  private final ProofPages proofs;
+  private final ReportPages pages;
+  private final FilePages files;
+  private final PaperService paper;
+  private final Pdf pdf;
+  private final ITemplateEngine templates;
   private final JobService jobs;
-  private final RepairService repairs;
-  private final CircuitService circuits;
-  private final CircuitWords names;
-  private final SuspectsService suspects;
-  private final OpenPointsService openPoints;
-  private final AddressProperties address;
   private final Words words;
-  private final Clock clock;
 
   ReportController(
       CustomerLinkService links,
-      RetestService retests,
-      ProofPages proofs,
+      ReportPages pages,
+      FilePages files,
+      PaperService paper,
+      Pdf pdf,
+      ITemplateEngine templates,
       JobService jobs,
-      RepairService repairs,
-      CircuitService circuits,
-      CircuitWords names,
-      SuspectsService suspects,
-      OpenPointsService openPoints,
-      AddressProperties address,
-      Words words,
-      Clock clock) {
+      Words words) {
     this.links = links;
-    this.retests = retests;
-    this.proofs = proofs;
+    this.pages = pages;
+    this.files = files;
+    this.paper = paper;
+    this.pdf = pdf;
+    this.templates = templates;
     this.jobs = jobs;
-    this.repairs = repairs;
-    this.circuits = circuits;
-    this.names = names;
-    this.suspects = suspects;
-    this.openPoints = openPoints;
-    this.address = address;
     this.words = words;
-    this.clock = clock;
   }
 
-  /** A leak site or repair on paper. */
-  record Line(String place, String text) {}
-
-  @GetMapping("/jobs/{id}/hand-over")
+  @GetMapping("/jobs/{id}/report")
   String page(@PathVariable UUID id, Figures figures, Model model) {
     jobs.require(id);
-    model.addAttribute("place", new JobPlace(id, Step.HAND_OVER, figures));
-    model.addAttribute("links", links.of(id, Purpose.REPORT));
-    model.addAttribute("claim", suspects.claim(id));
-    model.addAttribute("flags", suspects.flags(id));
-    model.addAttribute("meanings", suspects.meanings(id));
-    model.addAttribute("openPoints", openPoints.of(id));
-    model.addAttribute("proof", proofs.page(id, figures));
-    model.addAttribute("endings", jobs.endings());
-    model.addAttribute("report", retests.page(id, figures).isPresent());
-    return "report/hand-over";
+    model.addAttribute("back", "/jobs/" + id + "/hand-over");
+    model.addAttribute("asPdf", "/jobs/" + id + "/report.pdf");
+    model.addAttribute("report", pages.page(id, figures));
+    return "report/paper";
   }
 
-  @PostMapping("/jobs/{id}/report-links")
-  String make(
-      @PathVariable UUID id,
-      Principal principal,
-      HttpServletRequest request,
-      RedirectAttributes once) {
+  @GetMapping("/jobs/{id}/report/file")
+  String file(@PathVariable UUID id, Figures figures, Model model) {
     jobs.require(id);
-    String link =
-        address.of(request) + "/report/" + links.make(id, Purpose.REPORT, principal.getName());
-    once.addFlashAttribute("link", link);
-    once.addFlashAttribute("linkQr", QrCode.of(link).svg(words.say("report.qr")));
-    return "redirect:/jobs/" + id + "/hand-over";
+    model.addAttribute("back", "/jobs/" + id + "/hand-over");
+    model.addAttribute("asPdf", "/jobs/" + id + "/report/file.pdf");
+    model.addAttribute("report", pages.page(id, figures));
+    model.addAttribute("file", files.page(id, figures));
+    return "report/paper";
   }
 
-  @PostMapping("/jobs/{id}/report-links/{linkId}/withdraw")
-  String withdraw(@PathVariable UUID id, @PathVariable UUID linkId) {
-    links.withdraw(id, linkId);
-    return "redirect:/jobs/" + id + "/hand-over";
+  @GetMapping("/jobs/{id}/report.pdf")
+  ResponseEntity<byte[]> pagePdf(@PathVariable UUID id, Figures figures) {
+    return sent("report.pdf", print(id, false, figures));
   }
 
-  @GetMapping("/jobs/{id}/re-test/print")
-  String print(@PathVariable UUID id, Figures figures, Model model) {
-    model.addAttribute("back", "/jobs/" + id + "/re-test");
-    return paper(id, figures, model);
+  @GetMapping("/jobs/{id}/report/file.pdf")
+  ResponseEntity<byte[]> filePdf(@PathVariable UUID id, Figures figures) {
+    return sent("file.pdf", print(id, true, figures));
   }
 
   /** What a customer reads: the one report, and nothing else. */
   @GetMapping("/report/{token}")
   String forCustomer(
       @PathVariable String token, Figures figures, HttpServletResponse response, Model model) {
+    UUID job = opened(token, response);
+    model.addAttribute("asPdf", "/report/" + token + "/pdf");
+    model.addAttribute("report", pages.page(job, figures));
+    return "report/paper";
+  }
+
+  @GetMapping("/report/{token}/pdf")
+  ResponseEntity<byte[]> pdfForCustomer(
+      @PathVariable String token, Figures figures, HttpServletResponse response) {
+    return sent("report.pdf", print(opened(token, response), false, figures));
+  }
+
+  private UUID opened(String token, HttpServletResponse response) {
     UUID job = links.jobOf(token, Purpose.REPORT).orElseThrow(() -> new NotFound("report by link"));
     response.setHeader(HttpHeaders.CACHE_CONTROL, "no-store");
     response.setHeader("X-Robots-Tag", "noindex, nofollow");
     response.setHeader("Referrer-Policy", "no-referrer");
-    return paper(job, figures, model);
+    return job;
   }
 
-  private String paper(UUID id, Figures figures, Model model) {
-    model.addAttribute("job", jobs.require(id));
-    model.addAttribute(
-        "retest",
-        retests.page(id, figures).orElseThrow(() -> new NotFound("re-test of job " + id)));
-    model.addAttribute(
-        "sites",
-        circuits.sites(id).stream()
-            .map(s -> new Line(names.joint(id, s.joint()), words.say("saw." + s.saw().word())))
-            .toList());
-    model.addAttribute(
-        "repairs",
-        repairs.notes(id).stream()
-            .map(n -> new Line(n.joint().isEmpty() ? "" : names.joint(id, n.joint()), n.note()))
-            .toList());
-    model.addAttribute("printed", Figures.moment(clock.instant()));
-    return "report/paper";
-  }
-
-  @GetMapping("/jobs/{id}/places.csv")
-  ResponseEntity<String> places(@PathVariable UUID id) {
+  private byte[] print(UUID id, boolean whole, Figures figures) {
     jobs.require(id);
-    Table table =
-        new Table("joint", "saw", "drops_per_min", "gauge_kpa", "note", "time", "account");
-    for (LeakSite site : circuits.sites(id)) {
-      table.row(
-          List.of(
-              site.joint(),
-              site.saw().word(),
-              number(site.dropsPerMinute()),
-              number(site.pressureKpa()),
-              site.note(),
-              site.writtenAt().toString(),
-              site.writtenBy()));
-    }
-    return csv("places.csv", table.toString());
+    Context context = new Context(Locale.ENGLISH);
+    context.setVariable("report", pages.page(id, figures));
+    context.setVariable("file", whole ? files.page(id, figures) : null);
+    context.setVariable("title", words.say("report.title"));
+    return pdf.of(templates.process("report/print", context), paper.head().paper());
   }
 
-  @GetMapping("/jobs.csv")
-  ResponseEntity<String> allJobs() {
-    Table table = new Table("job", "vehicle", "kind", "reason", "complaint", "begun", "account");
-    jobs.open()
-        .forEach(
-            job ->
-                table.row(
-                    List.of(
-                        job.id().toString(),
-                        job.vehicle().orElse(""),
-                        job.description(),
-                        job.reason(),
-                        job.complaint(),
-                        job.startedAt().toString(),
-                        job.startedBy())));
-    return csv("jobs.csv", table.toString());
-  }
-
-  private static String number(OptionalDouble value) {
-    return value.isPresent() ? Double.toString(value.getAsDouble()) : "";
-  }
-
-  private static ResponseEntity<String> csv(String name, String text) {
+  private static ResponseEntity<byte[]> sent(String name, byte[] content) {
     return ResponseEntity.ok()
-        .contentType(MediaType.parseMediaType("text/csv;charset=UTF-8"))
+        .contentType(MediaType.APPLICATION_PDF)
         .header(
             HttpHeaders.CONTENT_DISPOSITION,
-            ContentDisposition.attachment().filename(name).build().toString())
-        .body(text);
+            ContentDisposition.inline().filename(name).build().toString())
+        .body(content);
   }
 }

@@ -6,11 +6,13 @@ import java.util.List;
  * What a page shows of the proof.
  *
  * @param proven whether it is proven
+ * @param failed whether it showed again
  * @param statement what is proven, or what is missing, as a sentence
  * @param lines one for each circumstance in which it showed
  * @param roads road tests that were written down
  */
-public record ProofPage(boolean proven, String statement, List<Line> lines, List<Road> roads) {
+public record ProofPage(
+    boolean proven, boolean failed, String statement, List<Line> lines, List<Road> roads) {
   /**
    * A circumstance.
    *

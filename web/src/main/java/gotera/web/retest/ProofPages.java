@@ -38,6 +38,7 @@ public class ProofPages {
     CombinedProof proof = proofs.of(jobId);
     return new ProofPage(
         proof.proven(),
+        !proof.failed().isEmpty(),
         statement(proof, figures),
         proof.lines().stream().map(l -> line(jobId, l, figures)).toList(),
         proofs.roads(jobId).stream()

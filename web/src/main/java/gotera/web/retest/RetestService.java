@@ -84,7 +84,7 @@ public class RetestService {
         before.map(b -> verdicts.said(b, figures).headline()),
         curves.curve(runs, after, figures, CurveDrawing.Size.WIDE),
         curves.curve(runs, after, figures, CurveDrawing.Size.NARROW),
-        "/jobs/" + jobId + "/re-test/print");
+        "/jobs/" + jobId + "/report");
   }
 
   private String statement(Proof proof, VerdictWords.Said said, double rated, Figures figures) {

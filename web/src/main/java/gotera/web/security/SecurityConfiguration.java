@@ -40,6 +40,7 @@ class SecurityConfiguration {
     "/sign-in",
     "/first-account",
     "/report/*",
+    "/report/*/pdf",
     "/quote/*",
     "/styles/**",
     "/fonts/**",
@@ -51,8 +52,8 @@ class SecurityConfiguration {
 
   private static final String[] LEADS = {"/accounts/**", "/actuator/**"};
 
-  /** What the lead alone writes: what the shop charges. */
-  private static final String[] LEADS_WRITE = {"/prices/**"};
+  /** What the lead alone writes: what the shop charges, and what stands above its reports. */
+  private static final String[] LEADS_WRITE = {"/prices/**", "/letterhead"};
 
   /** What every account may write: its own matters, and what the service desk does. */
   private static final String[] EVERYONE_WRITES = {
@@ -62,6 +63,7 @@ class SecurityConfiguration {
     "/jobs/new",
     "/jobs/*/intake",
     "/jobs/*/report-links/**",
+    "/jobs/*/sign",
     "/jobs/*/quote/**",
     "/jobs/*/close",
     "/jobs/*/reopen",

@@ -15,6 +15,7 @@ import gotera.web.pressure.VerdictWords;
 import gotera.web.pressure.compliance.ComplianceWords;
 import gotera.web.pressure.trace.Contents;
 import gotera.web.words.Words;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -96,6 +97,38 @@ public class PressurePages {
         beside.of(test, figures),
         test.assumed().stream().map(m -> words.say("assumed." + m.member())).toList(),
         test.phase() == Phase.RE_TEST);
+  }
+
+  /** A test on paper. */
+  public TestSheet sheet(PressureTestView test, Figures figures) {
+    VerdictWords.Said said = verdicts.said(test, figures);
+    List<String> detail = new ArrayList<>(List.of(said.detail()));
+    detail.addAll(said.reasons());
+    List<String> conditions = new ArrayList<>(List.of(subtitle(test, figures)));
+    conditions.add(limit(test, figures));
+    conditions.add(
+        words.say(
+            test.conditions().gauge().calibrated() ? "sheet.calibrated" : "sheet.not-calibrated"));
+    makerRule(test, figures).ifPresent(conditions::add);
+    test.assumed()
+        .forEach(
+            m -> conditions.add(words.say("sheet.assumed", words.say("assumed." + m.member()))));
+    return new TestSheet(
+        words.say("pressure." + test.phase().word() + ".title", test.number())
+            + ", "
+            + Figures.moment(test.startedAt()),
+        said.headline(),
+        detail,
+        test.trace().size() > 0
+            ? curves.curve(List.of(curves.run(test)), test, figures, CurveDrawing.Size.WIDE)
+            : "",
+        test.result().rate().map(r -> origins.of(r, test, figures)).orElse(List.of()).stream()
+            .map(o -> new TestSheet.Figure(o.name(), o.value(), o.from()))
+            .toList(),
+        conditions.stream().filter(c -> !c.isEmpty()).toList(),
+        test.result().rate().map(origins::budget).orElse(List.of()).stream()
+            .map(s -> words.say("sheet.share", s.name(), s.value(), s.percent()))
+            .toList());
   }
 
   /** The limit of the test; an evacuated system has none above. */

@@ -1,0 +1,134 @@
+package gotera.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.nio.charset.StandardCharsets;
+import java.util.Map;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.cos.COSName;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.font.PDFont;
+import org.apache.pdfbox.text.PDFTextStripper;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+
+/** The report on one page and as the file: what it says, as a page and as a PDF. */
+@ExtendWith(Application.class)
+class ReportTests {
+  private Http http;
+  private String job;
+
+  @BeforeEach
+  void begin(Application.Running application) {
+    http = Http.signedIn(application.address(), "bench", Application.PASSWORD);
+    job = http.job("Corrie 12");
+  }
+
+  private String text(String address) throws IOException {
+    try (PDDocument pdf = pdf(address)) {
+      return new PDFTextStripper().getText(pdf).replace('\u00a0', ' ').replaceAll("\\s+", " ");
+    }
+  }
+
+  private PDDocument pdf(String address) throws IOException {
+    Http.Bytes answer = http.bytes(address);
+    assertThat(answer.status()).isEqualTo(200);
+    assertThat(answer.type()).isEqualTo("application/pdf");
+    return Loader.loadPDF(answer.content());
+  }
+
+  @Test
+  void onePageSaysTheSameOnScreenAndOnPaper() throws IOException {
+    String page = http.get(job + "/report").text();
+    String printed = text(job + "/report.pdf");
+    for (String said :
+        new String[] {
+          "Corrie 12", "What was found", "What was done", "Please watch", "after the repair"
+        }) {
+      assertThat(page).contains(said);
+      assertThat(printed).contains(said);
+    }
+    // the bound that the re-test shows stands on it
+    String bound = http.get(job + "/re-test").find("at most (0\\.\\d+) mL/min");
+    assertThat(printed).contains(bound);
+    try (PDDocument pdf = pdf(job + "/report.pdf")) {
+      assertThat(pdf.getNumberOfPages()).isLessThanOrEqualTo(2);
+    }
+  }
+
+  @Test
+  void theFileHasEveryFigureAndItsOrigin() throws IOException {
+    String printed = text(job + "/report/file.pdf");
+    assertThat(printed)
+        .contains("The file", "Where it comes from", "Uncertainty, largest first")
+        .contains("Who did what when")
+        .contains("The circuit, and what was found on it");
+    assertThat(http.get(job + "/report/file").text()).contains("Who did what when");
+  }
+
+  @Test
+  void aReaderForTheBlindIsToldWhatEachPartIs() throws IOException {
+    try (PDDocument pdf = pdf(job + "/report/file.pdf")) {
+      assertThat(pdf.getDocumentCatalog().getMarkInfo().isMarked()).isTrue();
+      assertThat(pdf.getDocumentCatalog().getLanguage()).startsWith("en");
+      assertThat(pdf.getDocumentCatalog().getStructureTreeRoot().getKids()).isNotEmpty();
+      assertThat(pdf.getDocumentInformation().getTitle()).contains("Corrie 12");
+      for (COSName name : pdf.getPage(0).getResources().getFontNames()) {
+        PDFont font = pdf.getPage(0).getResources().getFont(name);
+        assertThat(font.isEmbedded()).as(font.getName()).isTrue();
+      }
+    }
+  }
+
+  @Test
+  void whoTakesItBackSigns() throws IOException {
+    Http.Answer empty = http.post(job + "/sign", Map.of("signer", " ", "drawing", "M1,1L2,2"));
+    assertThat(empty.status()).isEqualTo(422);
+    assertThat(empty.text()).contains("id=\"signer-problem\"");
+    for (String odd : new String[] {"M1,1\"/><script>", "M1 1", "Q1,1", "M1,1L".repeat(20_000)}) {
+      assertThat(http.post(job + "/sign", Map.of("signer", "A. Reader", "drawing", odd)).status())
+          .isEqualTo(422);
+    }
+    assertThat(
+            http.post(job + "/sign", Map.of("signer", "A. <Reader>", "drawing", "M1,1L600,200"))
+                .status())
+        .isEqualTo(302);
+    assertThat(http.get(job + "/report").text())
+        .contains("A. &lt;Reader&gt;")
+        .contains("M1,1L600,200");
+    assertThat(text(job + "/report.pdf")).contains("A. <Reader>");
+    assertThat(http.get(job + "/history").text()).contains("Taken back by A. &lt;Reader&gt;");
+  }
+
+  @Test
+  void theLetterheadIsTheLeads(Application.Running application) throws IOException {
+    Map<String, String> head =
+        Map.of(
+            "workshop", "Workshop of the mountain library & vans",
+            "address", "Saddle road 4\nUpper village",
+            "paperSize", "letter");
+    assertThat(http.post("/letterhead", head).status()).isEqualTo(403);
+    Http lead = Http.signedIn(application.address(), "lead", Application.PASSWORD);
+    assertThat(lead.post("/letterhead", Map.of("address", "kept")).text())
+        .contains("workshop-problem")
+        .contains("kept");
+    assertThat(lead.post("/letterhead", head).status()).isEqualTo(302);
+    assertThat(text(job + "/report.pdf")).contains("mountain library & vans", "Saddle road 4");
+    try (PDDocument pdf = pdf(job + "/report.pdf")) {
+      // US letter: 8.5 by 11 inches of 72 points
+      assertThat(pdf.getPage(0).getMediaBox().getWidth()).isEqualTo(612);
+    }
+  }
+
+  /** Whatever the ending, and however little was done, there is a report. */
+  @Test
+  void anEmptyJobHasAReport() throws IOException {
+    String begun = http.begin().job();
+    assertThat(http.get(begun + "/report").text()).contains("was not measured here");
+    assertThat(text(begun + "/report/file.pdf")).contains("was not measured here");
+    assertThat(new String(http.bytes(begun + "/report.pdf").content(), StandardCharsets.ISO_8859_1))
+        .startsWith("%PDF-");
+  }
+}
