@@ -9,9 +9,11 @@ import java.io.PrintWriter;
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
 import picocli.CommandLine.ParameterException;
 import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
@@ -71,6 +73,19 @@ public final class Main implements Runnable {
   @Command(name = "rank", description = "Suspects and next checks of jobs, one JSON line each.")
   int rank(@Parameters(paramLabel = "JOB.json", arity = "1..*") List<String> jobs) {
     return Rank.run(jobs, out, err);
+  }
+
+  @Command(
+      name = "verify",
+      description = "Whether reports and job files are as they were handed out.")
+  int verify(
+      @Option(
+              names = "--key",
+              paramLabel = "FINGERPRINT",
+              description = "refuse what another key signed")
+          String key,
+      @Parameters(paramLabel = "FILE", arity = "1..*") List<String> files) {
+    return Verify.run(files, Optional.ofNullable(key), out, err);
   }
 
   @Command(

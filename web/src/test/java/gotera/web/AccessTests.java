@@ -57,6 +57,7 @@ class AccessTests {
             "/jobs/{id}/intake",
             "/jobs/{id}/level-watch",
             "/jobs/{id}/job.json",
+            "/jobs/{id}/job.zip",
             "/jobs/{id}/places.csv",
             "/jobs/{id}/report",
             "/jobs/{id}/report.pdf",
@@ -95,6 +96,7 @@ class AccessTests {
     MAY.put("GET /report/{token}", "ndtl");
     MAY.put("GET /report/{token}/pdf", "ndtl");
     MAY.put("POST /letterhead", "l");
+    MAY.put("POST /jobs/import", "l");
     MAY.put("GET /quote/{token}", "ndtl");
     MAY.put("POST /quote/{token}", "ndtl");
     MAY.put("POST /prices", "l");

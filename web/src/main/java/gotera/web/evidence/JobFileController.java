@@ -1,11 +1,6 @@
 package gotera.web.evidence;
 
-import gotera.circuit.CircuitEdit;
-import gotera.formats.JobFile;
-import gotera.formats.JobWriter;
-import gotera.web.circuit.EngineTypeService;
 import gotera.web.job.JobService;
-import java.util.List;
 import java.util.UUID;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
@@ -17,24 +12,19 @@ import org.springframework.web.bind.annotation.PathVariable;
 @Controller
 class JobFileController {
   private final JobService jobs;
-  private final EngineTypeService types;
-  private final Cases cases;
+  private final JobFiles files;
 
-  JobFileController(JobService jobs, EngineTypeService types, Cases cases) {
+  JobFileController(JobService jobs, JobFiles files) {
     this.jobs = jobs;
-    this.types = types;
-    this.cases = cases;
+    this.files = files;
   }
 
   @GetMapping("/jobs/{id}/job.json")
   ResponseEntity<String> file(@PathVariable UUID id) {
     jobs.require(id);
-    List<CircuitEdit> edits = types.edits(id);
-    JobFile file =
-        new JobFile(types.features(id), edits, cases.of(id).now(), cases.of(id).observed());
     return ResponseEntity.ok()
         .header("Content-Disposition", "attachment; filename=\"job.json\"")
         .contentType(MediaType.APPLICATION_JSON)
-        .body(JobWriter.write(file));
+        .body(files.text(id));
   }
 }

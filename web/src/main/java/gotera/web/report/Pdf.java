@@ -9,7 +9,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
-import java.util.Map;
+import java.util.List;
 import org.jsoup.Jsoup;
 import org.jsoup.helper.W3CDom;
 import org.jsoup.nodes.Element;
@@ -22,14 +22,51 @@ import org.springframework.stereotype.Component;
  */
 @Component
 class Pdf {
-  private static final String FAMILY = "Atkinson Hyperlegible Next";
-  private static final Map<String, Integer> WEIGHTS = Map.of("400Regular", 400, "700Bold", 700);
+
+  /** What the reports are set in, and what has the Greek letters of formulas. */
+  private static final List<Font> FONTS =
+      List.of(
+          new Font("AtkinsonHyperlegibleNext_400Regular", "Atkinson Hyperlegible Next", 400),
+          new Font("AtkinsonHyperlegibleNext_700Bold", "Atkinson Hyperlegible Next", 700),
+          new Font("DejaVuSans", "DejaVu Sans", 400));
+
+  /** A font within the application. */
+  private record Font(String file, String family, int weight) {
+    ClassPathResource resource() {
+      return new ClassPathResource("print/" + file + ".ttf");
+    }
+
+    InputStream stream() {
+      try {
+        return resource().getInputStream();
+      } catch (IOException e) {
+        throw new UncheckedIOException(e);
+      }
+    }
+
+    /** For drawings, which look for their fonts in the style. */
+    String rule() throws IOException {
+      return "@font-face{font-family:'"
+          + family
+          + "';font-weight:"
+          + weight
+          + ";src:url('"
+          + resource().getURL()
+          + "')}";
+    }
+  }
 
   private final String style;
 
   Pdf() throws IOException {
     XRLog.setLoggingEnabled(false);
-    style = new ClassPathResource("print/report.css").getContentAsString(StandardCharsets.UTF_8);
+    StringBuilder rules = new StringBuilder();
+    for (Font font : FONTS) {
+      rules.append(font.rule());
+    }
+    style =
+        rules
+            + new ClassPathResource("print/report.css").getContentAsString(StandardCharsets.UTF_8);
   }
 
   /**
@@ -45,16 +82,14 @@ class Pdf {
         .text(style + "@page{size:" + (paper.equals("letter") ? "letter" : "A4") + "}");
     for (Element drawing : page.select("svg")) {
       drawing.attr("alt", drawing.attr("aria-label"));
-      drawing.select("a").unwrap();
+      drawing.select("a").forEach(a -> a.tagName("g").removeAttr("href"));
     }
     ByteArrayOutputStream out = new ByteArrayOutputStream();
     PdfRendererBuilder builder = new PdfRendererBuilder();
     builder.useFastMode();
     builder.usePdfUaAccessibility(true);
     builder.useSVGDrawer(new BatikSVGDrawer());
-    WEIGHTS.forEach(
-        (name, weight) ->
-            builder.useFont(() -> font(name), FAMILY, weight, FontStyle.NORMAL, true));
+    FONTS.forEach(f -> builder.useFont(f::stream, f.family(), f.weight(), FontStyle.NORMAL, true));
     builder.withW3cDocument(new W3CDom().fromJsoup(page), null);
     builder.toStream(out);
     try {
@@ -63,14 +98,5 @@ class Pdf {
       throw new UncheckedIOException(e);
     }
     return out.toByteArray();
-  }
-
-  private static InputStream font(String name) {
-    try {
-      return new ClassPathResource("print/AtkinsonHyperlegibleNext_" + name + ".ttf")
-          .getInputStream();
-    } catch (IOException e) {
-      throw new UncheckedIOException(e);
-    }
   }
 }

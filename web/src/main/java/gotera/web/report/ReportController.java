@@ -1,13 +1,13 @@
 package gotera.web.report;
 
 import gotera.web.figures.Figures;
+import gotera.web.frame.AddressProperties;
 import gotera.web.frame.NotFound;
 import gotera.web.job.JobService;
 import gotera.web.link.CustomerLinkService;
 import gotera.web.link.CustomerLinkService.Purpose;
-import gotera.web.words.Words;
+import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
-import java.util.Locale;
 import java.util.UUID;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -17,8 +17,6 @@ import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
-import org.thymeleaf.ITemplateEngine;
-import org.thymeleaf.context.Context;
 
 /** The report of a job, on one page and as the file: to read, to print, as a PDF, by link. */
 @Controller
@@ -26,29 +24,23 @@ class ReportController {
   private final CustomerLinkService links;
   private final ReportPages pages;
   private final FilePages files;
-  private final PaperService paper;
-  private final Pdf pdf;
-  private final ITemplateEngine templates;
+  private final Printer printer;
   private final JobService jobs;
-  private final Words words;
+  private final AddressProperties address;
 
   ReportController(
       CustomerLinkService links,
       ReportPages pages,
       FilePages files,
-      PaperService paper,
-      Pdf pdf,
-      ITemplateEngine templates,
+      Printer printer,
       JobService jobs,
-      Words words) {
+      AddressProperties address) {
     this.links = links;
     this.pages = pages;
     this.files = files;
-    this.paper = paper;
-    this.pdf = pdf;
-    this.templates = templates;
+    this.printer = printer;
     this.jobs = jobs;
-    this.words = words;
+    this.address = address;
   }
 
   @GetMapping("/jobs/{id}/report")
@@ -71,13 +63,15 @@ class ReportController {
   }
 
   @GetMapping("/jobs/{id}/report.pdf")
-  ResponseEntity<byte[]> pagePdf(@PathVariable UUID id, Figures figures) {
-    return sent("report.pdf", print(id, false, figures));
+  ResponseEntity<byte[]> pagePdf(
+      @PathVariable UUID id, Figures figures, HttpServletRequest request) {
+    return sent("report.pdf", print(id, false, figures, request));
   }
 
   @GetMapping("/jobs/{id}/report/file.pdf")
-  ResponseEntity<byte[]> filePdf(@PathVariable UUID id, Figures figures) {
-    return sent("file.pdf", print(id, true, figures));
+  ResponseEntity<byte[]> filePdf(
+      @PathVariable UUID id, Figures figures, HttpServletRequest request) {
+    return sent("file.pdf", print(id, true, figures, request));
   }
 
   /** What a customer reads: the one report, and nothing else. */
@@ -92,8 +86,11 @@ class ReportController {
 
   @GetMapping("/report/{token}/pdf")
   ResponseEntity<byte[]> pdfForCustomer(
-      @PathVariable String token, Figures figures, HttpServletResponse response) {
-    return sent("report.pdf", print(opened(token, response), false, figures));
+      @PathVariable String token,
+      Figures figures,
+      HttpServletRequest request,
+      HttpServletResponse response) {
+    return sent("report.pdf", print(opened(token, response), false, figures, request));
   }
 
   private UUID opened(String token, HttpServletResponse response) {
@@ -104,13 +101,9 @@ class ReportController {
     return job;
   }
 
-  private byte[] print(UUID id, boolean whole, Figures figures) {
+  private byte[] print(UUID id, boolean whole, Figures figures, HttpServletRequest request) {
     jobs.require(id);
-    Context context = new Context(Locale.ENGLISH);
-    context.setVariable("report", pages.page(id, figures));
-    context.setVariable("file", whole ? files.page(id, figures) : null);
-    context.setVariable("title", words.say("report.title"));
-    return pdf.of(templates.process("report/print", context), paper.head().paper());
+    return printer.print(id, whole, figures, address.of(request) + "/jobs/" + id);
   }
 
   private static ResponseEntity<byte[]> sent(String name, byte[] content) {

@@ -52,8 +52,11 @@ class SecurityConfiguration {
 
   private static final String[] LEADS = {"/accounts/**", "/actuator/**"};
 
-  /** What the lead alone writes: what the shop charges, and what stands above its reports. */
-  private static final String[] LEADS_WRITE = {"/prices/**", "/letterhead"};
+  /**
+   * What the lead alone writes: what the shop charges, what stands above its reports, and jobs of
+   * another workshop.
+   */
+  private static final String[] LEADS_WRITE = {"/prices/**", "/letterhead", "/jobs/import"};
 
   /** What every account may write: its own matters, and what the service desk does. */
   private static final String[] EVERYONE_WRITES = {

@@ -2,6 +2,7 @@ package gotera.web.pressure.trace;
 
 import gotera.web.figures.Figures;
 import gotera.web.history.HistorySource.HistoryEntry;
+import gotera.web.storage.Hashes;
 import gotera.web.words.Words;
 import java.nio.ByteBuffer;
 import java.util.ArrayList;
@@ -17,6 +18,10 @@ public class TraceHistory {
   private final TraceBlockRecords blocks;
   private final TraceEventRecords events;
   private final TraceCorrectionRecords corrections;
+
+  /** Digits of a hash that people read (our judgement). */
+  private static final int HASH_SHOWN = 16;
+
   private final Words words;
 
   TraceHistory(
@@ -38,7 +43,10 @@ public class TraceHistory {
       String what =
           block.readings == 1
               ? words.say("history.reading", kilopascals(block))
-              : words.say("history.readings", block.readings);
+              : words.say(
+                  "history.readings",
+                  block.readings,
+                  Hashes.sha256(block.payload).substring(0, HASH_SHOWN));
       said.put(block.id, what);
       entries.add(new HistoryEntry(block.writtenAt, block.writtenBy, what));
     }

@@ -1,0 +1,29 @@
+package gotera.formats.signed;
+
+import java.time.Instant;
+import java.util.Optional;
+
+/** Whether a file is as it was handed out. */
+public sealed interface Checked {
+  /**
+   * It is.
+   *
+   * @param fingerprint of the key that signed it
+   * @param at when it was signed
+   * @param entries entries of its chain
+   * @param head the chain's last hash
+   */
+  record Genuine(String fingerprint, Instant at, int entries, String head) implements Checked {}
+
+  /** It is not; the first thing that differs. */
+  record Different(String what) implements Checked {}
+
+  /** This, or refused where another key was asked for. */
+  default Checked by(Optional<String> fingerprint) {
+    return this instanceof Genuine g
+            && fingerprint.filter(f -> !f.equalsIgnoreCase(g.fingerprint())).isPresent()
+        ? new Different(
+            "signed by another key: " + g.fingerprint() + " instead of " + fingerprint.get())
+        : this;
+  }
+}

@@ -1,0 +1,151 @@
+package gotera.web.archive;
+
+import gotera.formats.HoldJson;
+import gotera.formats.TraceWriter;
+import gotera.formats.signed.Chain;
+import gotera.formats.signed.SignedZip;
+import gotera.web.archive.JobRestore.Refused;
+import gotera.web.chain.ChainService;
+import gotera.web.chain.InstallationKey;
+import gotera.web.circuit.CircuitService;
+import gotera.web.circuit.Drawings;
+import gotera.web.circuit.Drawings.Wanted;
+import gotera.web.evidence.Cases;
+import gotera.web.evidence.JobFiles;
+import gotera.web.figures.Figures;
+import gotera.web.frame.PrintStyle;
+import gotera.web.pressure.PressureService;
+import gotera.web.pressure.PressureTestView;
+import gotera.web.report.Printer;
+import gotera.web.storage.Write;
+import gotera.web.words.Words;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.time.Clock;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.TreeMap;
+import java.util.UUID;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.stereotype.Service;
+
+/** Packs a job into one signed file, and puts one in place. */
+@Service
+class JobArchive {
+  private static final Logger LOG = LoggerFactory.getLogger(JobArchive.class);
+  private static final String RECORDS = "records.json";
+
+  private final Records records;
+  private final JobRestore restore;
+  private final JobFiles jobFiles;
+  private final Cases cases;
+  private final PressureService tests;
+  private final CircuitService circuits;
+  private final Drawings drawings;
+  private final PrintStyle style;
+  private final Printer printer;
+  private final ChainService chains;
+  private final InstallationKey key;
+  private final Words words;
+  private final Clock clock;
+
+  JobArchive(
+      Records records,
+      JobRestore restore,
+      JobFiles jobFiles,
+      Cases cases,
+      PressureService tests,
+      CircuitService circuits,
+      Drawings drawings,
+      PrintStyle style,
+      Printer printer,
+      ChainService chains,
+      InstallationKey key,
+      Words words,
+      Clock clock) {
+    this.records = records;
+    this.restore = restore;
+    this.jobFiles = jobFiles;
+    this.cases = cases;
+    this.tests = tests;
+    this.circuits = circuits;
+    this.drawings = drawings;
+    this.style = style;
+    this.printer = printer;
+    this.chains = chains;
+    this.key = key;
+    this.words = words;
+    this.clock = clock;
+  }
+
+  /** A job as one file. */
+  byte[] pack(UUID jobId, String address) {
+    byte[] report = printer.print(jobId, true, Figures.USUAL, address);
+    Chain chain = chains.upToNow(jobId);
+    Map<String, byte[]> files = new LinkedHashMap<>();
+    files.put("job.json", bytes(jobFiles.text(jobId)));
+    int number = 1;
+    for (PressureTestView test : tests.all(jobId)) {
+      String name = "traces/" + number++ + "-" + test.phase().word();
+      files.put(name + ".csv", bytes(TraceWriter.write(test.trace())));
+      files.put(name + ".hold.json", bytes(HoldJson.write(test.hold())));
+    }
+    files.put(
+        "circuit.svg",
+        bytes(
+            style.alone(
+                drawings.of(jobId, circuits.circuit(jobId), Wanted.plain("#")), 1000, 600)));
+    files.put("report.pdf", report);
+    Map<String, byte[]> attached = new TreeMap<>();
+    String rows = records.of(jobId, attached);
+    files.put(RECORDS, bytes(rows));
+    files.putAll(attached);
+    try {
+      return SignedZip.pack(files, chain, clock.instant(), key.pair());
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+  }
+
+  private static byte[] bytes(String text) {
+    return text.getBytes(StandardCharsets.UTF_8);
+  }
+
+  /**
+   * Puts a job in place: all of it or nothing.
+   *
+   * @throws Refused where it is not as it was signed, or cannot be read here
+   */
+  @Write
+  public UUID take(byte[] zip) {
+    SignedZip.Opened opened = SignedZip.open(zip);
+    if (opened instanceof SignedZip.Opened.Refused refused) {
+      throw new Refused(refused.what());
+    }
+    Map<String, byte[]> files = ((SignedZip.Opened.Files) opened).files();
+    byte[] rows = files.get(RECORDS);
+    if (rows == null) {
+      throw new Refused(RECORDS + " is missing");
+    }
+    UUID job = restore.put(rows, files);
+    read(job);
+    return job;
+  }
+
+  /** What cannot be read is not taken. */
+  private void read(UUID job) {
+    try {
+      cases.of(job).observed();
+      if (!tests.broken(job).isEmpty()) {
+        throw new Refused(words.say("archive.unreadable"));
+      }
+    } catch (Refused e) {
+      throw e;
+    } catch (RuntimeException e) {
+      LOG.warn("a job file holds what cannot be read", e);
+      throw new Refused(words.say("archive.unreadable"));
+    }
+  }
+}

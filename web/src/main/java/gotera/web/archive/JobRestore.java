@@ -1,0 +1,242 @@
+package gotera.web.archive;
+
+import gotera.web.archive.JobTables.Table;
+import gotera.web.storage.Write;
+import java.util.ArrayList;
+import java.util.Base64;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.dao.DataAccessException;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.stereotype.Component;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Puts the rows of a job in place, all of them or none. */
+@Component
+class JobRestore {
+  private static final JsonMapper MAPPER = JsonMapper.builder().build();
+
+  /** Most rows of a table (our judgement). */
+  private static final int MOST_ROWS = 200_000;
+
+  private final JdbcTemplate database;
+
+  JobRestore(JdbcTemplate database) {
+    this.database = database;
+  }
+
+  /** A file cannot be taken, and why. */
+  static final class Refused extends RuntimeException {
+    private static final long serialVersionUID = 1L;
+
+    private final String why;
+
+    Refused(String why) {
+      super(why);
+      this.why = why;
+    }
+
+    String why() {
+      return why;
+    }
+  }
+
+  /**
+   * Puts a job in place.
+   *
+   * @param records its rows
+   * @param files the files they name
+   * @throws Refused where anything does not fit; nothing is kept then
+   */
+  @Write
+  public UUID put(byte[] records, Map<String, byte[]> files) {
+    JsonNode root = parsed(records);
+    UUID job = identifier(root.path("job").asString(""));
+    if (count("job", "id", job.toString()) > 0) {
+      throw new Refused("this job is here already");
+    }
+    Map<Integer, Long> revisions = revisions(root.path("revisions"));
+    JsonNode tables = root.path("tables");
+    tables
+        .propertyNames()
+        .forEach(
+            name -> {
+              if (JobTables.ALL.stream().noneMatch(t -> t.name().equals(name))) {
+                throw new Refused("there is no table " + name);
+              }
+            });
+    Set<String> here = here(tables);
+    for (Table table : JobTables.ALL) {
+      JsonNode rows = tables.path(table.name());
+      if (rows.size() > MOST_ROWS) {
+        throw new Refused(table.name() + ": more rows than can be taken");
+      }
+      Set<String> columns = columns(table.name());
+      int number = 1;
+      for (JsonNode row : rows) {
+        insert(new Target(table, columns, job, here, revisions), row, number++, files);
+      }
+    }
+    if (count("job", "id", job.toString()) != 1) {
+      throw new Refused("it does not hold the job it names");
+    }
+    return job;
+  }
+
+  /** Where rows go. */
+  private record Target(
+      Table table, Set<String> columns, UUID job, Set<String> here, Map<Integer, Long> revisions) {}
+
+  private static JsonNode parsed(byte[] records) {
+    try {
+      JsonNode root = MAPPER.readTree(records);
+      if (!root.path("format").asString("").equals(Records.FORMAT)) {
+        throw new Refused("its records are of another format");
+      }
+      return root;
+    } catch (JacksonException e) {
+      throw new Refused("its records cannot be read");
+    }
+  }
+
+  private static UUID identifier(String text) {
+    try {
+      return UUID.fromString(text);
+    } catch (IllegalArgumentException e) {
+      throw new Refused("it names no job");
+    }
+  }
+
+  private int count(String table, String column, String value) {
+    Integer found =
+        database.queryForObject(
+            "select count(*) from " + table + " where " + column + " = ?", Integer.class, value);
+    return found == null ? 0 : found;
+  }
+
+  private Set<String> columns(String table) {
+    return new HashSet<>(
+        database.queryForList(
+            "select column_name from information_schema.columns"
+                + " where table_schema = database() and table_name = ?",
+            String.class,
+            table));
+  }
+
+  private Map<Integer, Long> revisions(JsonNode list) {
+    Map<Integer, Long> numbers = new HashMap<>();
+    int number = 1;
+    for (JsonNode r : list) {
+      try {
+        database.update(
+            "insert into revision (made_at, made_by) values (?, ?)",
+            r.path("made_at").asString(""),
+            r.path("made_by").asString(""));
+      } catch (DataAccessException e) {
+        throw new Refused("revision " + number + " does not fit");
+      }
+      numbers.put(number++, database.queryForObject("select last_insert_id()", Long.class));
+    }
+    return numbers;
+  }
+
+  private void insert(Target target, JsonNode row, int number, Map<String, byte[]> files) {
+    String table = target.table().name();
+    if (target.table().shared() && wasHere(target, row)) {
+      return;
+    }
+    if (row.has("job_id") && !row.path("job_id").asString("").equals(target.job().toString())) {
+      throw new Refused(table + ", row " + number + ": it belongs to another job");
+    }
+    Map<String, @Nullable Object> values = new LinkedHashMap<>();
+    for (Map.Entry<String, JsonNode> member : row.properties()) {
+      if (!target.columns().contains(member.getKey())) {
+        throw new Refused(table + ", row " + number + ": there is no column " + member.getKey());
+      }
+      values.put(member.getKey(), value(target, member.getKey(), member.getValue(), files));
+    }
+    List<@Nullable Object> parameters = new ArrayList<>(values.values());
+    try {
+      database.update(
+          "insert into "
+              + table
+              + " ("
+              + String.join(", ", values.keySet())
+              + ") values ("
+              + String.join(", ", values.keySet().stream().map(c -> "?").toList())
+              + ")",
+          parameters.toArray());
+    } catch (DataAccessException e) {
+      throw new Refused(table + ", row " + number + ": it does not fit what is here");
+    }
+  }
+
+  /** Whether what several jobs share was here before: a vehicle, an engine type, and theirs. */
+  private boolean wasHere(Target target, JsonNode row) {
+    String table = target.table().name();
+    String id = row.path("id").asString("");
+    return switch (table) {
+      case "lesson", "circuit_edit" -> count(table, "id", id) > 0;
+      case "vehicle_circuit" -> target.here().contains(row.path("vehicle_id").asString(""));
+      default -> target.here().contains(id);
+    };
+  }
+
+  private Set<String> here(JsonNode tables) {
+    Set<String> here = new HashSet<>();
+    for (String table : List.of("vehicle", "engine_type")) {
+      for (JsonNode row : tables.path(table)) {
+        String id = row.path("id").asString("");
+        if (count(table, "id", id) > 0) {
+          here.add(id);
+        }
+      }
+    }
+    return here;
+  }
+
+  private static @Nullable Object value(
+      Target target, String column, JsonNode value, Map<String, byte[]> files) {
+    String table = target.table().name();
+    if (value.isNull()) {
+      return null;
+    }
+    if (column.equals(Records.REVISION)) {
+      Long revision = target.revisions().get(value.asInt(0));
+      if (revision == null) {
+        throw new Refused(table + ": a revision that is not there");
+      }
+      return revision;
+    }
+    if (Records.FILES.containsKey(table + "." + column)) {
+      byte[] content = files.get(value.asString(""));
+      if (content == null) {
+        throw new Refused(value.asString("") + " is not in the file");
+      }
+      return content;
+    }
+    if (value.isNumber()) {
+      return value.isIntegralNumber() ? (Object) value.asLong() : (Object) value.asDouble();
+    }
+    if (column.equals("payload")) {
+      return decoded(table, value.asString(""));
+    }
+    return value.asString("");
+  }
+
+  private static byte[] decoded(String table, String text) {
+    try {
+      return Base64.getDecoder().decode(text);
+    } catch (IllegalArgumentException e) {
+      throw new Refused(table + ": bytes that cannot be read");
+    }
+  }
+}

@@ -1,0 +1,104 @@
+package gotera.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.zip.ZipEntry;
+import java.util.zip.ZipInputStream;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+
+/** A whole job as one file, taken in by another workshop and handed out again. */
+@ExtendWith(Application.class)
+class ArchiveTests {
+  private static final Path FOLDER = Path.of("target", "other-workshop").toAbsolutePath();
+
+  private static Server other;
+  private static Http lead;
+
+  @BeforeAll
+  static void start() {
+    Script.run("database", "stop", FOLDER.toString());
+    Script.delete(FOLDER);
+    Script.run("database", "start", FOLDER.toString(), "25460");
+    Map<String, String> settings = new HashMap<>(Server.database(FOLDER));
+    settings.put("GOTERA_FIRST_ACCOUNT_CODE", Server.CODE);
+    other = Server.start("other-workshop", settings);
+    lead = other.firstAccount();
+  }
+
+  @AfterAll
+  static void stop() {
+    other.close();
+    Script.run("database", "stop", FOLDER.toString());
+  }
+
+  private static Map<String, String> files(byte[] zip) {
+    Map<String, String> files = new LinkedHashMap<>();
+    try (ZipInputStream in = new ZipInputStream(new ByteArrayInputStream(zip))) {
+      for (ZipEntry e = in.getNextEntry(); e != null; e = in.getNextEntry()) {
+        files.put(e.getName(), new String(in.readAllBytes(), StandardCharsets.ISO_8859_1));
+      }
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    }
+    return files;
+  }
+
+  private static Http.Answer take(byte[] zip) {
+    lead.get("/jobs/closed");
+    return lead.postFile("/jobs/import", Map.of(), "jobFile", zip);
+  }
+
+  /** Every job of the demonstration, out, in elsewhere, out again: the same, byte for byte. */
+  @Test
+  void whatIsTakenInIsHandedOutTheSame(Application.Running application) {
+    Http here = Http.signedIn(application.address(), "bench", Application.PASSWORD);
+    for (String vehicle : List.of("Corrie 12", "Halde 31", "Skarn set 2")) {
+      String job = here.job(vehicle);
+      byte[] out = here.bytes(job + "/job.zip").content();
+      Http.Answer taken = take(out);
+      assertThat(taken.location()).as(lead.get("/jobs/closed").text()).endsWith(job + "/history");
+      for (String page :
+          List.of("intake", "find", "pressure-test", "repair", "hand-over", "history")) {
+        assertThat(lead.get(job + "/" + page).status()).as(vehicle + " " + page).isEqualTo(200);
+      }
+      Map<String, String> before = files(out);
+      Map<String, String> after = files(lead.bytes(job + "/job.zip").content());
+      assertThat(after.keySet()).isEqualTo(before.keySet());
+      // the report has the workshop's letterhead and time; it and the key make the signature
+      for (String own : List.of("report.pdf", "manifest.json", "signature.txt")) {
+        before.remove(own);
+        after.remove(own);
+      }
+      before.forEach((name, text) -> assertThat(after.get(name)).as(name).isEqualTo(text));
+      assertThat(take(out).location()).endsWith("/jobs/closed");
+      assertThat(lead.get("/jobs/closed").text()).contains("this job is here already");
+    }
+    assertThat(lead.job("Corrie 12")).isEqualTo(here.job("Corrie 12"));
+  }
+
+  @Test
+  void oneChangedByteIsNamedAndNothingIsKept(Application.Running application) {
+    Http here = Http.signedIn(application.address(), "bench", Application.PASSWORD);
+    byte[] out = here.bytes(here.job("Fenn 20") + "/job.zip").content();
+    byte[] forged = out.clone();
+    forged[forged.length / 3] ^= 1;
+    assertThat(take(forged).location()).endsWith("/jobs/closed");
+    assertThat(lead.get("/jobs/closed").text()).contains("This file was not taken");
+    for (byte[] odd : List.of(new byte[0], "no zip".getBytes(StandardCharsets.UTF_8))) {
+      assertThat(take(odd).location()).endsWith("/jobs/closed");
+    }
+    assertThat(lead.get("/?q=Fenn").text()).contains("Nothing found");
+  }
+}
