@@ -69,6 +69,14 @@ public record LevelWatch(
   public record Mark(
       double area, double level, double toppedUp, double hotHours, OptionalDouble celsius) {}
 
+  /** Mean speed of a drive, towns and passes together (km/h) (our judgement, untested). */
+  private static final double USUAL_SPEED = 45;
+
+  /** Hours hot of a distance driven (h), from kilometres. */
+  public static double hoursDriven(double km) {
+    return km / USUAL_SPEED;
+  }
+
   /** Hours hot since the first of these. */
   public static double hotHours(List<Mark> marks) {
     return marks.stream().skip(1).mapToDouble(Mark::hotHours).sum();

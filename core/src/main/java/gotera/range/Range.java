@@ -88,6 +88,8 @@ public enum Range {
   LEVEL(-500, 500, "mm"),
   /** Hours hot since the mark before (h). */
   HOT_HOURS(0.1, 10_000, "h"),
+  /** A distance driven between two looks at the level. */
+  DISTANCE(5, 400_000, "km"),
   /** Hours hot in a week (h). */
   HOT_HOURS_A_WEEK(0, 168, "h"),
   /** Loss in a week (mL). */

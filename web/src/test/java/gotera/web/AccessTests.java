@@ -96,6 +96,8 @@ class AccessTests {
     MAY.put("GET /report/{token}", "ndtl");
     MAY.put("GET /report/{token}/pdf", "ndtl");
     MAY.put("POST /letterhead", "l");
+    MAY.put("GET /diary/{token}", "ndtl");
+    MAY.put("POST /diary/{token}", "ndtl");
     MAY.put("POST /jobs/import", "l");
     MAY.put("GET /quote/{token}", "ndtl");
     MAY.put("POST /quote/{token}", "ndtl");
@@ -123,6 +125,8 @@ class AccessTests {
             "/jobs/{id}/quote/links",
             "/jobs/{id}/quote/links/{linkId}/withdraw",
             "/jobs/{id}/report-links",
+            "/jobs/{id}/diary-links",
+            "/jobs/{id}/diary-links/{linkId}/withdraw",
             "/jobs/{id}/report-links/{linkId}/withdraw",
             "/unit")) {
       MAY.put("POST " + own, "dtl");

@@ -11,6 +11,8 @@ import gotera.web.job.JobPlace;
 import gotera.web.job.JobService;
 import gotera.web.job.JobView;
 import gotera.web.job.Step;
+import gotera.web.link.CustomerLinkService;
+import gotera.web.link.CustomerLinkService.Purpose;
 import gotera.web.words.Words;
 import java.security.Principal;
 import java.util.ArrayList;
@@ -29,16 +31,26 @@ import org.springframework.web.bind.annotation.PostMapping;
 class LevelController {
   private final LevelService marks;
   private final JobService jobs;
+  private final CustomerLinkService links;
   private final Words words;
 
-  LevelController(LevelService marks, JobService jobs, Words words) {
+  LevelController(LevelService marks, JobService jobs, CustomerLinkService links, Words words) {
     this.marks = marks;
     this.jobs = jobs;
+    this.links = links;
     this.words = words;
   }
 
   /** A mark with what it says since the first one. */
-  record Row(String id, String when, String level, String put, String hours, String says) {}
+  record Row(
+      String id,
+      String when,
+      String by,
+      String level,
+      String put,
+      String hours,
+      String says,
+      String photo) {}
 
   @GetMapping("/jobs/{id}/level-watch")
   String page(@PathVariable UUID id, Figures figures, Model model) {
@@ -54,7 +66,7 @@ class LevelController {
       Model model) {
     jobs.require(id);
     FieldProblems problems = new FieldProblems(words);
-    marks.keep(id, form, problems, figures, principal.getName());
+    marks.keep(id, form, LevelService.FromOwner.NOTHING, problems, figures, principal.getName());
     if (!problems.none()) {
       return Pages.unprocessable(page(id, form, problems.sentences(), figures, model), model);
     }
@@ -77,6 +89,7 @@ class LevelController {
     model.addAttribute("first", all.isEmpty());
     model.addAttribute("problems", problems);
     model.addAttribute("rows", rows(all, job, figures));
+    model.addAttribute("links", links.of(id, Purpose.DIARY));
     model.addAttribute("ruler", ruler(all, job, figures));
     if (all.size() > 1 && hasHours(all)) {
       LevelWatch watch = watch(all, job);
@@ -123,6 +136,7 @@ class LevelController {
           new Row(
               mark.id.toString(),
               Figures.moment(mark.readAt),
+              mark.writtenBy,
               Figures.fixed(mark.levelMm, 0) + " mm",
               mark.toppedUpMl > 0 ? figures.volume(mark.toppedUpMl) : "",
               i == 0 ? "" : Figures.plain(mark.hotHours) + " h",
@@ -130,7 +144,8 @@ class LevelController {
                   ? words.say("level.first")
                   : hasHours(all.subList(0, i + 1))
                       ? says(watch(all.subList(0, i + 1), job))
-                      : words.say("level.no-hours")));
+                      : words.say("level.no-hours"),
+              mark.photoId == null ? "" : "/photos/" + mark.photoId));
     }
     return rows;
   }

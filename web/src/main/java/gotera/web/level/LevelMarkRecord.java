@@ -24,6 +24,8 @@ class LevelMarkRecord {
   double toppedUpMl;
   @Nullable Double celsius;
   double hotHours;
+  @Nullable Double distanceKm;
+  @Nullable UUID photoId;
   Instant readAt;
   Instant writtenAt;
   String writtenBy;

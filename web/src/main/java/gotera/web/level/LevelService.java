@@ -8,6 +8,8 @@ import gotera.web.frame.NotFound;
 import gotera.web.job.JobChanges;
 import gotera.web.job.JobService;
 import gotera.web.job.JobView;
+import gotera.web.photo.PhotoService;
+import gotera.web.photo.Photograph;
 import gotera.web.storage.Identifiers;
 import gotera.web.storage.Write;
 import java.time.Clock;
@@ -15,7 +17,9 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.UUID;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -24,6 +28,8 @@ import org.springframework.transaction.annotation.Transactional;
 public class LevelService {
   private final LevelMarkRecords marks;
   private final JobService jobs;
+  private final PhotoService photos;
+  private final ApplicationEventPublisher events;
   private final JobChanges changes;
   private final Identifiers identifiers;
   private final Clock clock;
@@ -31,10 +37,14 @@ public class LevelService {
   LevelService(
       LevelMarkRecords marks,
       JobService jobs,
+      PhotoService photos,
+      ApplicationEventPublisher events,
       JobChanges changes,
       Identifiers identifiers,
       Clock clock) {
     this.jobs = jobs;
+    this.photos = photos;
+    this.events = events;
     this.marks = marks;
     this.changes = changes;
     this.identifiers = identifiers;
@@ -74,15 +84,34 @@ public class LevelService {
             between.toMinutes() / (double) Duration.ofDays(1).toMinutes()));
   }
 
+  /**
+   * What the owner adds to a mark.
+   *
+   * @param km distance since the mark before (km)
+   * @param photograph of the mark
+   */
+  record FromOwner(OptionalDouble km, Optional<Photograph> photograph) {
+    static final FromOwner NOTHING = new FromOwner(OptionalDouble.empty(), Optional.empty());
+  }
+
   /** Keeps a mark, or says at its fields what is wrong. */
   @Write
-  void keep(UUID jobId, LevelForm form, FieldProblems problems, Figures figures, String by) {
+  void keep(
+      UUID jobId,
+      LevelForm form,
+      FromOwner owner,
+      FieldProblems problems,
+      Figures figures,
+      String by) {
     Instant now = clock.instant();
     LevelMarkRecord record = new LevelMarkRecord(identifiers.next(), jobId, now, by);
     form.into(record, problems, marks(jobId).isEmpty(), now, figures);
     if (problems.none()) {
+      record.distanceKm = owner.km().isPresent() ? owner.km().getAsDouble() : null;
+      record.photoId = owner.photograph().map(p -> photos.keep(jobId, p, by)).orElse(null);
       marks.save(record);
       changes.count(jobId);
+      events.publishEvent(new LevelMarked(jobId));
     }
   }
 

@@ -48,7 +48,9 @@ public class CustomerLinkService {
     /** The report, to read. */
     REPORT,
     /** The quote, to decide on. */
-    QUOTE
+    QUOTE,
+    /** The diary of the level, to write in. */
+    DIARY
   }
 
   /** A link as the workshop sees it. */

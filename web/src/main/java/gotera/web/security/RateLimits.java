@@ -22,6 +22,9 @@ final class RateLimits extends OncePerRequestFilter {
   private static final long MOST_SENDERS = 20_000;
 
   /** What is limited. */
+  /** Largest body that anyone may send by a link (bytes) (our judgement: one photograph). */
+  private static final long OF_ANYONE = 13L * 1024 * 1024;
+
   enum Kind {
     SIGN_IN,
     ENTRY,
@@ -45,6 +48,13 @@ final class RateLimits extends OncePerRequestFilter {
   protected void doFilterInternal(
       HttpServletRequest request, HttpServletResponse response, FilterChain chain)
       throws ServletException, IOException {
+    if (request.getRequestURI().startsWith("/diary/")
+        && request.getMethod().equals("POST")
+        && (request.getContentLengthLong() < 0 || request.getContentLengthLong() > OF_ANYONE)) {
+      // read no more of a stranger's body than a photograph
+      response.sendError(HttpServletResponse.SC_REQUEST_ENTITY_TOO_LARGE);
+      return;
+    }
     Sender sender = sender(request);
     if (sender != null) {
       ConsumptionProbe probe =
@@ -63,7 +73,8 @@ final class RateLimits extends OncePerRequestFilter {
     boolean post = request.getMethod().equals("POST");
     if ((post && (path.equals("/sign-in") || path.equals("/first-account")))
         || path.startsWith("/report/")
-        || path.startsWith("/quote/")) {
+        || path.startsWith("/quote/")
+        || path.startsWith("/diary/")) {
       return new Sender(Kind.SIGN_IN, Client.address(request));
     }
     if (!post) {

@@ -1,0 +1,6 @@
+package gotera.web.level;
+
+import java.util.UUID;
+
+/** A mark of the level was written down. */
+public record LevelMarked(UUID jobId) {}
