@@ -38,8 +38,9 @@ import java.util.stream.Collectors;
  * @param circuit the circuit as it is now
  * @param observed what was observed, in order of time
  * @param now how the circuit stands now
+ * @param shop what the workshop's own jobs say of the odds beforehand
  */
-public record Case(Circuit circuit, List<Observation> observed, AsNow now) {
+public record Case(Circuit circuit, List<Observation> observed, AsNow now, ShopOdds shop) {
   /** The same part twice within this time is soon (d) (our judgement, untested). */
   static final double SOON = 365;
 
@@ -56,9 +57,19 @@ public record Case(Circuit circuit, List<Observation> observed, AsNow now) {
     observed = observed.stream().filter(o -> isHere(o, places, spots)).toList();
   }
 
+  /** By the model's priors alone. */
+  public Case(Circuit circuit, List<Observation> observed, AsNow now) {
+    this(circuit, observed, now, ShopOdds.NONE);
+  }
+
   /** With the heater's valve shut or not. */
   public Case(Circuit circuit, List<Observation> observed, boolean heaterValveShut) {
     this(circuit, observed, AsNow.heaterValveShut(heaterValveShut));
+  }
+
+  /** The same in a workshop whose own jobs speak too. */
+  public Case in(ShopOdds workshop) {
+    return new Case(circuit, observed, now, workshop);
   }
 
   /** Whether the heater's valve is shut. */
@@ -215,6 +226,7 @@ public record Case(Circuit circuit, List<Observation> observed, AsNow now) {
             .flatMap(r -> VOCABULARY.found("part", r.part()).stream())
             .collect(Collectors.toSet());
     return VOCABULARY.places(circuit).stream()
+        .map(shop::of)
         .map(p -> opened.contains(part(p.place())) ? p.likelier(OPENED) : p)
         .toList();
   }

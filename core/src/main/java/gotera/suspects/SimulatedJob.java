@@ -60,10 +60,19 @@ public record SimulatedJob(Case job, Map<String, Mode> faulty) {
    * @param otherEyes whether what is seen follows other sensitivities than the model's
    */
   public static SimulatedJob of(Random random, boolean otherEyes) {
+    return of(random, otherEyes, Map.of());
+  }
+
+  /**
+   * Makes one up in a workshop whose parts leak in other shares.
+   *
+   * @param odds by which the odds of the places of a part differ from the model's
+   */
+  public static SimulatedJob of(Random random, boolean otherEyes, Map<String, Double> odds) {
     List<CircuitPresets.Preset> presets =
         CircuitPresets.all().stream().filter(p -> !p.code().startsWith("electric")).toList();
     Circuit circuit = CircuitBuilder.of(presets.get(random.nextInt(presets.size())).features());
-    Map<String, Mode> faulty = faults(circuit, random);
+    Map<String, Mode> faulty = faults(circuit, odds, random);
     List<Observation> observed = new ArrayList<>();
     for (int i = random.nextInt(MOST_LOOKS) + 1; i > 0; i--) {
       String place = circuit.joints().get(random.nextInt(circuit.joints().size())).code();
@@ -103,12 +112,14 @@ public record SimulatedJob(Case job, Map<String, Mode> faulty) {
   }
 
   /** Faults as the priors have them, redrawn where there are more than the model knows. */
-  private static Map<String, Mode> faults(Circuit circuit, Random random) {
+  private static Map<String, Mode> faults(
+      Circuit circuit, Map<String, Double> odds, Random random) {
     Map<String, Mode> faulty = new java.util.LinkedHashMap<>();
     do {
       faulty.clear();
       for (PlaceFacts p : Vocabulary.published().places(circuit)) {
-        if (random.nextDouble() < p.prior()) {
+        double factor = odds.getOrDefault(Case.part(p.place()), 1.0);
+        if (random.nextDouble() < p.likelier(factor).prior()) {
           faulty.put(p.place(), mode(p, random));
         }
       }
@@ -171,9 +182,19 @@ public record SimulatedJob(Case job, Map<String, Mode> faulty) {
         kind, new Outcome.Rate(read, HOLD_U, LeakLaw.ORIFICE), 100, scope, false, List.of());
   }
 
+  /** The job once it is closed. */
+  public ShopOdds.Closed closed() {
+    return new ShopOdds.Closed(job.circuit(), faulty.keySet());
+  }
+
   /** Probability that the model gives to every place. */
   public Map<String, Double> probabilities() {
-    Assessment a = Assessment.of(job);
+    return probabilities(ShopOdds.NONE);
+  }
+
+  /** The same where the workshop's own jobs speak too. */
+  public Map<String, Double> probabilities(ShopOdds shop) {
+    Assessment a = Assessment.of(job.in(shop));
     Map<String, Double> all = new java.util.LinkedHashMap<>();
     a.posterior().suspects().forEach(s -> all.put(s.place(), s.probability()));
     return all;

@@ -58,12 +58,15 @@ class AccessTests {
             "/jobs/{id}/level-watch",
             "/jobs/{id}/job.json",
             "/jobs/{id}/job.zip",
+            "/jobs/{id}/calendar.ics",
             "/jobs/{id}/places.csv",
             "/jobs/{id}/report",
             "/jobs/{id}/report.pdf",
             "/jobs/{id}/report/file",
             "/jobs/{id}/report/file.pdf",
             "/letterhead",
+            "/workshop",
+            "/workshop.csv",
             "/jobs/{id}/repair",
             "/jobs/{id}/{step:pressure-test|re-test}/plan",
             "/jobs/{id}/refill",
@@ -96,6 +99,7 @@ class AccessTests {
     MAY.put("GET /report/{token}", "ndtl");
     MAY.put("GET /report/{token}/pdf", "ndtl");
     MAY.put("POST /letterhead", "l");
+    MAY.put("POST /workshop/odds", "l");
     MAY.put("GET /diary/{token}", "ndtl");
     MAY.put("POST /diary/{token}", "ndtl");
     MAY.put("POST /jobs/import", "l");

@@ -8,10 +8,8 @@ import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
-import org.junit.jupiter.api.parallel.Isolated;
 
 /** axe finds no violation on any page. */
-@Isolated("counts the waits on its pages")
 @ExtendWith(Application.class)
 class AccessibilityTests {
   private static final List<String> STEPS =
@@ -68,6 +66,8 @@ class AccessibilityTests {
                   "/accounts",
                   "/phone",
                   "/waits",
+                  "/workshop",
+                  "/letterhead",
                   "/equipment",
                   "/equipment/new?kind=tester"));
       String job = bench.demoJob("Corrie 12");

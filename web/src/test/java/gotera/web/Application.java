@@ -1,8 +1,6 @@
 package gotera.web;
 
 import java.nio.file.Path;
-import java.util.Queue;
-import java.util.concurrent.ConcurrentLinkedQueue;
 import java.util.concurrent.atomic.AtomicReference;
 import org.junit.jupiter.api.extension.ExtensionContext;
 import org.junit.jupiter.api.extension.ParameterContext;
@@ -19,31 +17,10 @@ import org.springframework.context.ConfigurableApplicationContext;
 public final class Application implements ParameterResolver {
   static final String PASSWORD = "only-for-tests";
 
-  /** One browser a thread: what drives a browser belongs to one thread. */
-  static final class Browsers implements AutoCloseable {
-    private final Queue<Browser> all = new ConcurrentLinkedQueue<>();
-    private final ThreadLocal<Browser> mine =
-        ThreadLocal.withInitial(
-            () -> {
-              Browser browser = new Browser();
-              all.add(browser);
-              return browser;
-            });
-
-    Browser mine() {
-      return mine.get();
-    }
-
-    @Override
-    public void close() {
-      all.forEach(Browser::close);
-    }
-  }
-
   /** The running application. */
   record Running(
       ConfigurableApplicationContext context,
-      Browsers browsers,
+      Browser browser,
       Path database,
       AtomicReference<Server> other)
       implements ExtensionContext.Store.CloseableResource {
@@ -56,11 +33,6 @@ public final class Application implements ParameterResolver {
       return other.get();
     }
 
-    /** The browser of the thread that asks. */
-    Browser browser() {
-      return browsers.mine();
-    }
-
     String address() {
       return "http://127.0.0.1:" + ((WebServerApplicationContext) context).getWebServer().getPort();
     }
@@ -71,7 +43,7 @@ public final class Application implements ParameterResolver {
 
     @Override
     public void close() {
-      browsers.close();
+      browser.close();
       if (other.get() != null) {
         other.get().close();
       }
@@ -109,6 +81,6 @@ public final class Application implements ParameterResolver {
                 "--gotera.limits.entries-per-minute=60000",
                 "--gotera.limits.uploads-per-minute=60000",
                 "--gotera.demo.password=" + PASSWORD);
-    return new Running(context, new Browsers(), database, new AtomicReference<>());
+    return new Running(context, new Browser(), database, new AtomicReference<>());
   }
 }

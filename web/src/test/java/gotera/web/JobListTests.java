@@ -7,11 +7,9 @@ import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
-import org.junit.jupiter.api.parallel.Isolated;
 import org.springframework.jdbc.core.JdbcTemplate;
 
 /** The lists of open and closed jobs: what a row says, what is found, page by page. */
-@Isolated("counts what the database is asked")
 @ExtendWith(Application.class)
 class JobListTests {
   private Http http;

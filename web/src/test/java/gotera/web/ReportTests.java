@@ -122,6 +122,22 @@ class ReportTests {
     }
   }
 
+  @Test
+  void whatIsToComeIsACalendar() {
+    String begun = http.begin().job();
+    http.post(begun + "/waits", Map.of("kind", "soak", "minutes", "60", "back", "find"));
+    http.post(begun + "/repair", Map.of("joint", "pump.gasket", "note", "new"));
+    Http.Answer answer = http.get(begun + "/calendar.ics");
+    assertThat(answer.header("Content-Type")).startsWith("text/calendar");
+    assertThat(answer.text()).startsWith("BEGIN:VCALENDAR").endsWith("END:VCALENDAR\r\n");
+    assertThat(answer.text().replace("\r\n ", ""))
+        .contains("BEGIN:VEVENT", "DTSTART", "UID:", "a month after the repair");
+    // RFC 5545, 3.1: lines end in CRLF and are at most 75 octets long
+    assertThat(answer.text().replace("\r\n", "").contains("\n")).isFalse();
+    assertThat(answer.text().split("\r\n")).allMatch(l -> l.length() <= 75);
+    assertThat(answer.text().split("BEGIN:VEVENT")).hasSize(5);
+  }
+
   /** Whatever the ending, and however little was done, there is a report. */
   @Test
   void anEmptyJobHasAReport() throws IOException {

@@ -27,7 +27,7 @@ import org.junit.jupiter.api.extension.ExtendWith;
 class RobustFormsTests {
   private static final long SEED = Long.getLong("robustness.seed", 1);
   private static final Duration LONGEST = Duration.ofMinutes(Long.getLong("robustness.minutes", 0));
-  private static final int WALKS = 5;
+  private static final int WALKS = 3;
   private static final int STEPS = 40;
 
   /** Pages of a job; most entries belong to its tests. */

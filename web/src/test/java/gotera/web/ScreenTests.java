@@ -7,10 +7,8 @@ import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
-import org.junit.jupiter.api.parallel.Isolated;
 
 /** What every screen owes a glove, a small phone and a low desk screen. */
-@Isolated("measures pages, which waits of others make longer")
 @ExtendWith(Application.class)
 class ScreenTests {
   private static final List<String> STEPS =
@@ -65,7 +63,15 @@ class ScreenTests {
       try (Bench bench = Bench.sized(application, width, 800)) {
         List<String> paths =
             new ArrayList<>(
-                List.of("/", "/jobs/new", "/account", "/waits", "/equipment", "/phone"));
+                List.of(
+                    "/",
+                    "/jobs/new",
+                    "/account",
+                    "/waits",
+                    "/workshop",
+                    "/letterhead",
+                    "/equipment",
+                    "/phone"));
         String job = bench.demoJob("Corrie 12");
         STEPS.forEach(s -> paths.add(job + "/" + s));
         for (String path : paths) {

@@ -10,10 +10,8 @@ import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
-import org.junit.jupiter.api.parallel.Isolated;
 
 /** Waits outlive the process that began them and show on every device. */
-@Isolated("waits show on every page")
 @ExtendWith(Application.class)
 class WaitsTests {
 

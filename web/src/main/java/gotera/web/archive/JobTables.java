@@ -81,7 +81,8 @@ final class JobTables {
           "report_link",
           "report_link_history",
           "revision",
-          "shop_rate");
+          "shop_rate",
+          "workshop_choice");
 
   private JobTables() {}
 

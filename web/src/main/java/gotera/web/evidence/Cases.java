@@ -58,6 +58,7 @@ public class Cases {
   private final RepairService repairs;
   private final PressureService tests;
   private final Catches catches;
+  private final ShopRecord shop;
   private final RequestMemo memo;
 
   Cases(
@@ -73,6 +74,7 @@ public class Cases {
       RepairService repairs,
       PressureService tests,
       Catches catches,
+      ShopRecord shop,
       RequestMemo memo) {
     this.jobs = jobs;
     this.circuits = circuits;
@@ -86,6 +88,7 @@ public class Cases {
     this.repairs = repairs;
     this.tests = tests;
     this.catches = catches;
+    this.shop = shop;
     this.memo = memo;
   }
 
@@ -125,7 +128,7 @@ public class Cases {
             || repaired.isPresent() && !known.dosed().get().isAfter(repaired.get());
     // dye of an earlier repair says nothing about this one
     observed.addAll(history ? told : observed.size(), scans(circuit, known));
-    return new Case(circuit, observed, reach.heaterShut(jobId));
+    return new Case(circuit, observed, reach.heaterShut(jobId)).in(shop.odds());
   }
 
   private static List<Observation> told(JobView job) {

@@ -57,7 +57,9 @@ class SecurityConfiguration {
    * What the lead alone writes: what the shop charges, what stands above its reports, and jobs of
    * another workshop.
    */
-  private static final String[] LEADS_WRITE = {"/prices/**", "/letterhead", "/jobs/import"};
+  private static final String[] LEADS_WRITE = {
+    "/prices/**", "/letterhead", "/jobs/import", "/workshop/**"
+  };
 
   /** What every account may write: its own matters, and what the service desk does. */
   private static final String[] EVERYONE_WRITES = {

@@ -19,7 +19,7 @@ public class TraceHistory {
   private final TraceEventRecords events;
   private final TraceCorrectionRecords corrections;
 
-  /** Digits of a hash that people read (our judgement). */
+  /** Digits of a hash that people read. */
   private static final int HASH_SHOWN = 16;
 
   private final Words words;
