@@ -16,7 +16,7 @@ final class Pictures {
   private static final List<String> MAIN_VIEWS =
       List.of(
           "front=/",
-          "intake=2:intake",
+          "report=3:report",
           "make-safe=2:make-safe",
           "visual-check=2:visual-check",
           "refill=3:refill",

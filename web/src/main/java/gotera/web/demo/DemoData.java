@@ -41,6 +41,7 @@ import gotera.web.photo.Photograph;
 import gotera.web.pressure.Phase;
 import gotera.web.refill.RefillService;
 import gotera.web.repair.RepairService;
+import gotera.web.report.PaperService;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -72,6 +73,7 @@ class DemoData {
   private final RepairService repairs;
   private final EquipmentService equipment;
   private final PriceService prices;
+  private final PaperService paper;
   private final GuideService guides;
   private final RefillService refills;
   private final EngineTypeService types;
@@ -88,6 +90,7 @@ class DemoData {
       RepairService repairs,
       EquipmentService equipment,
       PriceService prices,
+      PaperService paper,
       GuideService guides,
       RefillService refills,
       EngineTypeService types,
@@ -95,6 +98,7 @@ class DemoData {
       DyeService dye) {
     this.equipment = equipment;
     this.prices = prices;
+    this.paper = paper;
     this.guides = guides;
     this.refills = refills;
     this.types = types;
@@ -127,6 +131,7 @@ class DemoData {
       try {
         DemoEquipment.put(equipment, BY);
         DemoPrices.put(prices);
+        paper.head("Workshop of the mountain library", "Saddle road 4\nUpper village", "a4");
         glows();
         provenTight();
         slowSeep();

@@ -14,7 +14,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** What a report carries besides the job: the letterhead, and who signed. */
 @Service
-class PaperService implements HistorySource {
+public class PaperService implements HistorySource {
   /** Papers that are printed on. */
   static final List<String> PAPERS = List.of("a4", "letter");
 
@@ -42,7 +42,7 @@ class PaperService implements HistorySource {
 
   /** The letterhead; without a name until somebody gives one. */
   @Transactional(readOnly = true)
-  public Head head() {
+  Head head() {
     LetterheadRecord record =
         letterheads.findById(LetterheadRecord.ONLY).orElseGet(LetterheadRecord::new);
     return new Head(record.name, record.address.lines().toList(), record.paper);
@@ -61,7 +61,7 @@ class PaperService implements HistorySource {
 
   /** Signatures of a job, in order of time. */
   @Transactional(readOnly = true)
-  public List<SignatureRecord> signatures(UUID jobId) {
+  List<SignatureRecord> signatures(UUID jobId) {
     return signatures.findByJobIdOrderByWrittenAt(jobId);
   }
 
@@ -72,7 +72,7 @@ class PaperService implements HistorySource {
    * @param drawing the strokes, as the path of a drawing; empty for a name alone
    */
   @Write
-  public void sign(UUID jobId, String name, String drawing, String by) {
+  void sign(UUID jobId, String name, String drawing, String by) {
     SignatureRecord record = new SignatureRecord(identifiers.next(), jobId, clock.instant(), by);
     record.name = name;
     record.drawing = drawing;

@@ -119,25 +119,26 @@ class ReportPages {
     ProofPage proof = proofs.page(jobId, figures);
     List<PressureTestView> done =
         tests.all(jobId).stream().filter(t -> t.finishedAt().isPresent()).toList();
+    Optional<PressureTestView> last =
+        done.stream().filter(t -> COUNTED.contains(t.result().verdict())).reduce((a, b) -> b);
+    Outcome outcome = outcome(!repairs.notes(jobId).isEmpty(), proof, last);
+    String detail = detail(outcome, proof, last);
     List<Section> sections = new ArrayList<>();
     add(sections, "told", told(job));
     add(sections, "measured", done.stream().map(t -> measured(t, figures)).toList());
     add(sections, "found", found(jobId));
     add(sections, "done", done(jobId, figures));
-    add(sections, "proof", proof(proof));
+    add(sections, "proof", proof(proof, detail));
     add(sections, "watch", watch(jobId, proof));
     add(sections, "decided", decided(jobId));
     add(sections, "open", openPoints.of(jobId));
-    Optional<PressureTestView> last =
-        done.stream().filter(t -> COUNTED.contains(t.result().verdict())).reduce((a, b) -> b);
-    Outcome outcome = outcome(!repairs.notes(jobId).isEmpty(), proof, last);
     return new ReportPage(
         paper.head(),
         job.vehicle().orElse(words.say("job.unnamed"))
             + (job.description().isEmpty() ? "" : ", " + job.description()),
         facts(job),
         result(outcome),
-        detail(outcome, proof, last),
+        detail,
         outcome == Outcome.PROVEN || outcome == Outcome.TIGHT,
         sections,
         retests.page(jobId, figures).map(r -> style.within(r.wide())).orElse(""),
@@ -283,10 +284,12 @@ class ReportPages {
     return done;
   }
 
-  private List<String> proof(ProofPage proof) {
+  private List<String> proof(ProofPage proof, String said) {
     List<String> lines = new ArrayList<>();
     if (!proof.lines().isEmpty()) {
-      lines.add(proof.statement());
+      if (!proof.statement().equals(said)) {
+        lines.add(proof.statement());
+      }
       proof.lines().stream()
           .filter(l -> !l.by().isEmpty())
           .forEach(l -> lines.add(words.say("report.covered", l.when(), l.by())));
