@@ -2,7 +2,9 @@ package gotera.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.ByteArrayInputStream;
 import java.io.IOException;
+import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.util.Map;
 import org.apache.pdfbox.Loader;
@@ -13,6 +15,14 @@ import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.verapdf.gf.foundry.VeraGreenfieldFoundryProvider;
+import org.verapdf.pdfa.Foundries;
+import org.verapdf.pdfa.PDFAParser;
+import org.verapdf.pdfa.PDFAValidator;
+import org.verapdf.pdfa.flavours.PDFAFlavour;
+import org.verapdf.pdfa.results.ValidationResult;
+import org.verapdf.pdfa.validation.profiles.Profiles;
+import org.verapdf.pdfa.validation.profiles.ValidationProfile;
 
 /** The report on one page and as the file: what it says, as a page and as a PDF. */
 @ExtendWith(Application.class)
@@ -78,6 +88,31 @@ class ReportTests {
       for (COSName name : pdf.getPage(0).getResources().getFontNames()) {
         PDFont font = pdf.getPage(0).getResources().getFont(name);
         assertThat(font.isEmbedded()).as(font.getName()).isTrue();
+      }
+    }
+  }
+
+  /** A general validator's word: PDF/UA-1 (ISO 14289-1), as far as a machine can check it. */
+  @Test
+  void aGeneralValidatorFindsItsTagsInOrder() throws Exception {
+    VeraGreenfieldFoundryProvider.initialise();
+    ValidationProfile profile;
+    try (InputStream rules =
+        Foundries.class.getResourceAsStream("/org/verapdf/pdfa/validation/PDFUA-1.xml")) {
+      profile = Profiles.profileFromXml(rules);
+    }
+    for (String address : new String[] {"/report.pdf", "/report/file.pdf"}) {
+      byte[] content = http.bytes(job + address).content();
+      try (PDFAParser parser =
+              Foundries.defaultInstance()
+                  .createParser(new ByteArrayInputStream(content), PDFAFlavour.PDFUA_1);
+          PDFAValidator validator =
+              Foundries.defaultInstance().createValidator(profile, 100, false, true, false)) {
+        ValidationResult result = validator.validate(parser);
+        assertThat(result.getTestAssertions().stream().map(Object::toString).distinct())
+            .as(address)
+            .isEmpty();
+        assertThat(result.isCompliant()).as(address).isTrue();
       }
     }
   }

@@ -31,6 +31,7 @@ import org.apache.pdfbox.pdmodel.PDResources;
 public final class SignedPdf {
   private static final String COMMENT = "%gotera-signature ";
   private static final String WHOLE = "document";
+  private static final String ENDING = "startxref";
 
   private SignedPdf() {}
 
@@ -42,7 +43,14 @@ public final class SignedPdf {
     ByteArrayOutputStream out = new ByteArrayOutputStream();
     out.write(pdf);
     out.write(comment.getBytes(StandardCharsets.US_ASCII));
+    out.write(ending(pdf).getBytes(StandardCharsets.ISO_8859_1));
     return out.toByteArray();
+  }
+
+  /** The end of a PDF, said again after the comment: readers look for it in the last kilobyte. */
+  private static String ending(byte[] pdf) {
+    String text = new String(pdf, StandardCharsets.ISO_8859_1);
+    return text.substring(Math.max(0, text.lastIndexOf(ENDING)));
   }
 
   /** Whether a PDF is as it was signed. */
@@ -52,13 +60,17 @@ public final class SignedPdf {
     if (at < 0) {
       return new Different("it carries no signature");
     }
-    Optional<Statement> statement = signed(text.substring(at)).flatMap(Statement::read);
+    byte[] pdf = java.util.Arrays.copyOf(file, at);
+    int end = text.indexOf('\n', at + 1) + 1;
+    Optional<Statement> statement = signed(text.substring(at, end)).flatMap(Statement::read);
     if (statement.isEmpty()) {
       return new Different("its signature does not fit what it states");
     }
-    byte[] pdf = java.util.Arrays.copyOf(file, at);
     Statement s = statement.get();
     Part whole = new Part(WHOLE, Digest.of(pdf));
+    if (s.parts().contains(whole) && !text.substring(end).equals(ending(pdf))) {
+      return new Different("what stands after its end is not what was signed");
+    }
     if (s.parts().contains(whole)) {
       return new Genuine(s.fingerprint(), s.at(), s.entries(), s.head());
     }

@@ -153,6 +153,13 @@ class SignedTests {
       try (PDDocument document = Loader.loadPDF(signed)) {
         assertThat(document.getNumberOfPages()).isEqualTo(3);
       }
+      String end = new String(signed, StandardCharsets.ISO_8859_1);
+      assertThat(end.length() - end.lastIndexOf("startxref"))
+          .as("ISO 32000-1, 7.5.5 and its readers: near the end")
+          .isLessThan(1024);
+      try (PDDocument document = Loader.loadPDF(signed)) {
+        assertThat(document.getPage(2).getContents()).isNotEmpty();
+      }
     }
 
     @Test
