@@ -101,4 +101,63 @@ class ArchiveTests {
     }
     assertThat(lead.get("/?q=Fenn").text()).contains("Nothing found");
   }
+
+  /** Signed in order by a key of its own, and hostile in what it holds. */
+  @Test
+  void hostileRecordsAreRefusedWhole(Application.Running application) throws IOException {
+    Http here = Http.signedIn(application.address(), "bench", Application.PASSWORD);
+    String job = here.job("Fenn 20");
+    Map<String, String> out = files(here.bytes(job + "/job.zip").content());
+    String records = out.get("records.json");
+    String id = job.replace("/jobs/", "");
+    Map<String, String> hostile = new LinkedHashMap<>();
+    hostile.put("there is no table account", records.replace("\"lesson\" :", "\"account\" :"));
+    hostile.put(
+        "there is no column", records.replace("\"complaint\" :", "\"x = 1 where 1=1; --\" :"));
+    hostile.put(
+        "belongs to another job",
+        records.replaceFirst("\"job_id\" : \"" + id, "\"job_id\" : \"00000000" + id.substring(8)));
+    hostile.put("its records cannot be read", records.substring(0, records.length() / 2));
+    hostile.put("its records are of another format", records.replace("records/1", "records/9"));
+    hostile.put("it names no job", records.replace("\"job\" : \"" + id, "\"job\" : \"me"));
+    hostile.put(
+        "a revision that is not there",
+        records.replace("\"revision\" : 1,", "\"revision\" : 9999,"));
+    hostile.put(
+        "it does not fit what is here",
+        records.replaceFirst("\"started_at\" : \"[^\"]+", "\"started_at\" : \"never"));
+    hostile.put(
+        "what it holds cannot be read here",
+        records.replaceFirst("\"hold\" : \"(?:[^\"\\\\]|\\\\.)*\"", "\"hold\" : \"{}\""));
+    java.security.KeyPair keys = gotera.formats.signed.Keys.make();
+    long before = rows();
+    for (Map.Entry<String, String> h : hostile.entrySet()) {
+      assertThat(h.getValue()).as("guard: " + h.getKey()).isNotEqualTo(records);
+      byte[] zip =
+          gotera.formats.signed.SignedZip.pack(
+              Map.of("records.json", h.getValue().getBytes(StandardCharsets.ISO_8859_1)),
+              new gotera.formats.signed.Chain(List.of()),
+              java.time.Instant.EPOCH,
+              keys);
+      assertThat(take(zip).location()).as(h.getKey()).endsWith("/jobs/closed");
+      assertThat(lead.get("/jobs/closed").text()).contains(h.getKey());
+      assertThat(rows()).as(h.getKey() + ": nothing is kept").isEqualTo(before);
+    }
+  }
+
+  private static long rows() {
+    try (java.sql.Connection database = Server.connect(FOLDER);
+        java.sql.ResultSet counted =
+            database
+                .createStatement()
+                .executeQuery(
+                    "select (select count(*) from job) + (select count(*) from vehicle)"
+                        + " + (select count(*) from revision) + (select count(*) from photo)"
+                        + " + (select count(*) from account)")) {
+      counted.next();
+      return counted.getLong(1);
+    } catch (java.sql.SQLException e) {
+      throw new IllegalStateException(e);
+    }
+  }
 }
