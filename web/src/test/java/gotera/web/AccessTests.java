@@ -58,6 +58,8 @@ class AccessTests {
             "/jobs/{id}/level-watch",
             "/jobs/{id}/job.json",
             "/jobs/{id}/job.zip",
+            "/jobs/{id}/tests",
+            "/jobs/{id}/earlier",
             "/jobs/{id}/calendar.ics",
             "/jobs/{id}/places.csv",
             "/jobs/{id}/report",

@@ -40,6 +40,8 @@ class AccessibilityTests {
           "repair/work",
           "repair/drain",
           "re-test/proof",
+          "tests",
+          "earlier",
           "inside/gas-check/colour",
           "refill",
           "refill/label",

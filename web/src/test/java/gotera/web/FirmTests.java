@@ -259,6 +259,30 @@ class FirmTests {
     assertThat(http.get(begun.job() + "/repair/work").text()).contains("Start the clock");
   }
 
+  /** A second opinion of the same system, by a second test. */
+  @Test
+  void testsStandSideBySide() {
+    assertThat(http.get(begun.job() + "/tests").text()).contains("Pressure test 1");
+    String file = "elapsed_s,gauge_kpa,event\n0,110,valve-shut\n";
+    StringBuilder falls = new StringBuilder(file);
+    for (int i = 1; i < 40; i++) {
+      falls.append(i * 30).append(',').append(110 - i * 0.25).append(",\n");
+    }
+    byte[] csv = falls.toString().getBytes(StandardCharsets.UTF_8);
+    http.postFile("/tests/" + begun.test() + "/trace", Map.of(), "file", csv);
+    finish();
+    http.get(begun.job() + "/pressure-test?again=true");
+    http.post(begun.job() + "/pressure-test", setup());
+    String second =
+        http.get(begun.job() + "/pressure-test").find("/tests/([0-9a-f-]{36})/readings");
+    assertThat(second).isNotEqualTo(begun.test());
+    http.postFile("/tests/" + second + "/trace", Map.of(), "file", csv);
+    assertThat(http.get(begun.job() + "/tests").text())
+        .contains("Pressure test 2")
+        .contains("agree: ")
+        .contains("bench");
+  }
+
   @Test
   void moreThanTheSystemHoldsCannotBeDrained() {
     Http.Answer known =

@@ -34,6 +34,8 @@ class ScreenTests {
           "repair/work",
           "repair/drain",
           "re-test/proof",
+          "tests",
+          "earlier",
           "refill",
           "re-test",
           "re-test?again=true",

@@ -42,6 +42,12 @@ class WorkshopTests {
     }
     assertThat(suspect(http, other)).isEqualTo(before);
     assertThat(http.get(again + "/find").status()).isEqualTo(200);
+    assertThat(http.get(again + "/earlier").text())
+        .contains("Pump gasket")
+        .contains("proven tight")
+        .doesNotContain("It was not here before");
+    assertThat(http.get(other + "/earlier").text()).contains("It was not here before");
+    assertThat(http.get(http.begin().job() + "/earlier").status()).isEqualTo(200);
   }
 
   /** What the page of all suspects says of the pump's gasket. */
