@@ -129,10 +129,21 @@ class ArchiveTests {
     hostile.put(
         "what it holds cannot be read here",
         records.replaceFirst("\"hold\" : \"(?:[^\"\\\\]|\\\\.)*\"", "\"hold\" : \"{}\""));
+    hostile.put(
+        "it refers to what is not in the file",
+        records.replaceFirst(
+            "\"pressure_test_id\" : \"[0-9a-f]{8}", "\"pressure_test_id\" : \"00000000"));
+    hostile.put(
+        "it is the history of what is not in the file",
+        records.replaceFirst(
+            "(?s)(\"vehicle_history\" : \\[ \\{\\s+\"id\" : \")[0-9a-f]{8}", "$100000000"));
+    hostile.put("its rows hold another chain than its chain.json", records);
     java.security.KeyPair keys = gotera.formats.signed.Keys.make();
     long before = rows();
     for (Map.Entry<String, String> h : hostile.entrySet()) {
-      assertThat(h.getValue()).as("guard: " + h.getKey()).isNotEqualTo(records);
+      assertThat(h.getValue().equals(records))
+          .as("guard: " + h.getKey())
+          .isEqualTo(h.getKey().startsWith("its rows"));
       byte[] zip =
           gotera.formats.signed.SignedZip.pack(
               Map.of("records.json", h.getValue().getBytes(StandardCharsets.ISO_8859_1)),

@@ -128,6 +128,14 @@ class DiaryTests {
                     link, Map.of("levelNow", "0", "distance", "90"), "photo", new byte[14 << 20])
                 .status())
         .isEqualTo(413);
+    String written = link.replace("/diary/", "/%64iary/");
+    assertThat(
+            owner
+                .postFile(
+                    written, Map.of("levelNow", "0", "distance", "90"), "photo", new byte[14 << 20])
+                .status())
+        .as("written another way")
+        .isEqualTo(413);
     assertThat(owner.get("/diary/" + "x".repeat(43)).status()).isEqualTo(404);
     assertThat(owner.get(link.replace("/diary/", "/report/")).status()).isEqualTo(404);
   }

@@ -126,6 +126,9 @@ class ReportTests {
       assertThat(http.post(job + "/sign", Map.of("signer", "A. Reader", "drawing", odd)).status())
           .isEqualTo(422);
     }
+    String scribble = "M1,1" + "L599,199".repeat(7_000);
+    assertThat(http.post(begun(), Map.of("signer", "A. Scribbler", "drawing", scribble)).status())
+        .isEqualTo(302);
     assertThat(
             http.post(job + "/sign", Map.of("signer", "A. <Reader>", "drawing", "M1,1L600,200"))
                 .status())
@@ -171,6 +174,10 @@ class ReportTests {
     assertThat(answer.text().replace("\r\n", "").contains("\n")).isFalse();
     assertThat(answer.text().split("\r\n")).allMatch(l -> l.length() <= 75);
     assertThat(answer.text().split("BEGIN:VEVENT")).hasSize(5);
+  }
+
+  private String begun() {
+    return http.begin().job() + "/sign";
   }
 
   /** Whatever the ending, and however little was done, there is a report. */

@@ -124,13 +124,17 @@ class JobArchive {
     if (opened instanceof SignedZip.Opened.Refused refused) {
       throw new Refused(refused.what());
     }
-    Map<String, byte[]> files = ((SignedZip.Opened.Files) opened).files();
+    SignedZip.Opened.Files held = (SignedZip.Opened.Files) opened;
+    Map<String, byte[]> files = held.files();
     byte[] rows = files.get(RECORDS);
     if (rows == null) {
       throw new Refused(RECORDS + " is missing");
     }
     UUID job = restore.put(rows, files);
     read(job);
+    if (!chains.of(job).equals(held.chain())) {
+      throw new Refused(words.say("archive.other-chain"));
+    }
     return job;
   }
 

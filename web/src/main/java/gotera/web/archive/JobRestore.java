@@ -22,6 +22,8 @@ import tools.jackson.databind.json.JsonMapper;
 /** Puts the rows of a job in place, all of them or none. */
 @Component
 class JobRestore {
+  private static final String HISTORY = "_history";
+
   private static final JsonMapper MAPPER = JsonMapper.builder().build();
 
   /** Most rows of a table (our judgement). */
@@ -74,6 +76,7 @@ class JobRestore {
               }
             });
     Set<String> here = here(tables);
+    Map<String, Set<String>> ids = ids(tables);
     for (Table table : JobTables.ALL) {
       JsonNode rows = tables.path(table.name());
       if (rows.size() > MOST_ROWS) {
@@ -82,7 +85,7 @@ class JobRestore {
       Set<String> columns = columns(table.name());
       int number = 1;
       for (JsonNode row : rows) {
-        insert(new Target(table, columns, job, here, revisions), row, number++, files);
+        insert(new Target(table, columns, job, here, ids, revisions), row, number++, files);
       }
     }
     if (count("job", "id", job.toString()) != 1) {
@@ -93,7 +96,12 @@ class JobRestore {
 
   /** Where rows go. */
   private record Target(
-      Table table, Set<String> columns, UUID job, Set<String> here, Map<Integer, Long> revisions) {}
+      Table table,
+      Set<String> columns,
+      UUID job,
+      Set<String> here,
+      Map<String, Set<String>> ids,
+      Map<Integer, Long> revisions) {}
 
   private static JsonNode parsed(byte[] records) {
     try {
@@ -156,6 +164,7 @@ class JobRestore {
     if (row.has("job_id") && !row.path("job_id").asString("").equals(target.job().toString())) {
       throw new Refused(table + ", row " + number + ": it belongs to another job");
     }
+    refersWithin(target, row, number);
     Map<String, @Nullable Object> values = new LinkedHashMap<>();
     for (Map.Entry<String, JsonNode> member : row.properties()) {
       if (!target.columns().contains(member.getKey())) {
@@ -176,6 +185,40 @@ class JobRestore {
           parameters.toArray());
     } catch (DataAccessException e) {
       throw new Refused(table + ", row " + number + ": it does not fit what is here");
+    }
+  }
+
+  /** Identifiers of all rows of a file, by table. */
+  private static Map<String, Set<String>> ids(JsonNode tables) {
+    Map<String, Set<String>> ids = new HashMap<>();
+    for (Table table : JobTables.ALL) {
+      Set<String> of = new HashSet<>();
+      tables.path(table.name()).forEach(row -> of.add(row.path("id").asString("")));
+      ids.put(table.name(), of);
+    }
+    return ids;
+  }
+
+  /** A row belongs to the job of the file and refers to nothing that is not in the file. */
+  private static void refersWithin(Target target, JsonNode row, int number) {
+    String table = target.table().name();
+    String at = table + ", row " + number + ": ";
+    String id = row.path("id").asString("");
+    if (table.equals("job") && !id.equals(target.job().toString())) {
+      throw new Refused(at + "it is another job");
+    }
+    if (table.endsWith(HISTORY)
+        && !target.ids().getOrDefault(table.replace(HISTORY, ""), Set.of()).contains(id)) {
+      throw new Refused(at + "it is the history of what is not in the file");
+    }
+    for (Map.Entry<String, JsonNode> member : row.properties()) {
+      boolean refers = member.getKey().endsWith("_id") && !member.getKey().equals("entry_id");
+      String to = member.getValue().isNull() ? "" : member.getValue().asString("");
+      if (refers
+          && !to.isEmpty()
+          && target.ids().values().stream().noneMatch(i -> i.contains(to))) {
+        throw new Refused(at + "it refers to what is not in the file");
+      }
     }
   }
 

@@ -13,6 +13,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
 
 /**
  * Binds what was done in a job into its chain whenever something of it leaves the workshop. What is
@@ -30,14 +31,19 @@ public class ChainService {
     this.identifiers = identifiers;
   }
 
+  /** The chain as it was bound last. */
+  @Transactional(readOnly = true)
+  public Chain of(UUID jobId) {
+    return new Chain(
+        records.findByJobIdOrderByNumber(jobId).stream()
+            .map(r -> new Link(r.at, r.by, r.what, r.hash))
+            .toList());
+  }
+
   /** The chain with everything done so far. */
   @Write
   public Chain upToNow(UUID jobId) {
-    Chain chain =
-        new Chain(
-            records.findByJobIdOrderByNumber(jobId).stream()
-                .map(r -> new Link(r.at, r.by, r.what, r.hash))
-                .toList());
+    Chain chain = of(jobId);
     Map<String, Integer> bound = new HashMap<>();
     chain.links().forEach(l -> bound.merge(l.at() + " " + l.by(), 1, Integer::sum));
     int before = chain.links().size();

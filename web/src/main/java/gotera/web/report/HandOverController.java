@@ -30,8 +30,11 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 /** Hand over: what leaves the workshop, who signs for it, and how the job ends. */
 @Controller
 class HandOverController {
-  /** Strokes of a drawn signature: moves and lines between whole numbers. */
-  private static final String STROKES = "(?:[ML]\\d{1,4},\\d{1,4})*";
+  /**
+   * Strokes of a drawn signature: moves and lines between whole numbers; possessive, so that a long
+   * one needs no deep stack.
+   */
+  private static final String STROKES = "(?:[ML]\\d{1,4},\\d{1,4})*+";
 
   private static final int LONGEST_DRAWING = 60_000;
 

@@ -48,7 +48,7 @@ final class RateLimits extends OncePerRequestFilter {
   protected void doFilterInternal(
       HttpServletRequest request, HttpServletResponse response, FilterChain chain)
       throws ServletException, IOException {
-    if (request.getRequestURI().startsWith("/diary/")
+    if (path(request).startsWith("/diary/")
         && request.getMethod().equals("POST")
         && (request.getContentLengthLong() < 0 || request.getContentLengthLong() > OF_ANYONE)) {
       // read no more of a stranger's body than a photograph
@@ -68,8 +68,14 @@ final class RateLimits extends OncePerRequestFilter {
     chain.doFilter(request, response);
   }
 
+  /** The path as it is handled, whatever way it was written. */
+  private static String path(HttpServletRequest request) {
+    String rest = request.getPathInfo();
+    return rest == null ? request.getServletPath() : request.getServletPath() + rest;
+  }
+
   private static @org.jspecify.annotations.Nullable Sender sender(HttpServletRequest request) {
-    String path = request.getRequestURI();
+    String path = path(request);
     boolean post = request.getMethod().equals("POST");
     if ((post && (path.equals("/sign-in") || path.equals("/first-account")))
         || path.startsWith("/report/")
