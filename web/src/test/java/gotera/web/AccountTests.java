@@ -1,6 +1,7 @@
 package gotera.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import ch.qos.logback.classic.Logger;
 import ch.qos.logback.classic.spi.ILoggingEvent;
@@ -8,12 +9,16 @@ import ch.qos.logback.core.read.ListAppender;
 import gotera.web.account.AccountService;
 import gotera.web.account.Role;
 import java.util.Map;
+import java.util.UUID;
 import java.util.stream.Collectors;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import org.slf4j.LoggerFactory;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.support.TransactionTemplate;
 
 /** Passwords, one's own account, and what of it stands in the log. */
 @ExtendWith(Application.class)
@@ -122,5 +127,58 @@ class AccountTests {
         .doesNotContain("secret")
         .doesNotContain("mistake")
         .doesNotContain("127.0.0.1");
+  }
+
+  /** Five are five, and a lock that has passed begins the count anew. */
+  @Test
+  void fiveWrongPasswordsLockAndFourDoNot(Application.Running application) {
+    application.bean(AccountService.class).put("counted", "Counted", OLD, Role.TECHNICIAN);
+    wrong(application, 4);
+    assertThat(enters(application)).as("four are not five").isTrue();
+    wrong(application, 5);
+    assertThat(enters(application)).isFalse();
+    application
+        .bean(JdbcTemplate.class)
+        .update("update account set locked_until = '2020-01-01' where login = 'counted'");
+    wrong(application, 4);
+    assertThat(enters(application)).as("counted anew").isTrue();
+  }
+
+  private static void wrong(Application.Running application, int times) {
+    for (int i = 0; i < times; i++) {
+      new Http(application.address()).signIn("counted", "wrong " + i);
+    }
+  }
+
+  private static boolean enters(Application.Running application) {
+    Http http = new Http(application.address());
+    return !http.signIn("counted", OLD).location().endsWith("?error");
+  }
+
+  @Test
+  void somebodyAlwaysLeads(Application.Running application) {
+    JdbcTemplate database = application.bean(JdbcTemplate.class);
+    AccountService accounts = application.bean(AccountService.class);
+    TransactionTemplate once =
+        new TransactionTemplate(application.bean(PlatformTransactionManager.class));
+    once.executeWithoutResult(
+        status -> {
+          database.update("update account set enabled = false where login <> 'lead'");
+          UUID lead =
+              UUID.fromString(
+                  database.queryForObject(
+                      "select id from account where login = 'lead'", String.class));
+          int version =
+              database.queryForObject(
+                  "select version from account where login = 'lead'", Integer.class);
+          assertThatThrownBy(
+                  () -> accounts.change(lead, "Lead", Role.TECHNICIAN, true, "", version))
+              .extracting(e -> e.getClass().getSimpleName())
+              .isEqualTo("LastLead");
+          assertThatThrownBy(() -> accounts.change(lead, "Lead", Role.LEAD, false, "", version))
+              .extracting(e -> e.getClass().getSimpleName())
+              .isEqualTo("LastLead");
+          status.setRollbackOnly();
+        });
   }
 }

@@ -8,6 +8,12 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.RequestOptions;
 import gotera.web.account.AccountService;
 import gotera.web.account.Role;
+import java.io.ByteArrayInputStream;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.util.zip.GZIPInputStream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -101,5 +107,21 @@ class SecurityTests {
       assertThat(response.status()).isEqualTo(404);
       assertThat(response.text()).contains("Not here").doesNotContain("Exception");
     }
+  }
+
+  @Test
+  void stylesTravelCompressed(Application.Running application) throws Exception {
+    String styles =
+        new Http(application.address()).get("/sign-in").find("href=\"(/static/[^\"]+gotera.css)\"");
+    HttpResponse<byte[]> answer =
+        HttpClient.newHttpClient()
+            .send(
+                HttpRequest.newBuilder(URI.create(application.address() + styles))
+                    .header("Accept-Encoding", "gzip")
+                    .build(),
+                HttpResponse.BodyHandlers.ofByteArray());
+    assertThat(answer.headers().firstValue("Content-Encoding")).contains("gzip");
+    byte[] whole = new GZIPInputStream(new ByteArrayInputStream(answer.body())).readAllBytes();
+    assertThat(whole).hasSizeGreaterThan(3 * answer.body().length);
   }
 }

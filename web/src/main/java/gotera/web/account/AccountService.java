@@ -6,6 +6,7 @@ import gotera.web.frame.NotFound;
 import gotera.web.storage.Identifiers;
 import java.time.Clock;
 import java.time.Duration;
+import java.time.Instant;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -69,8 +70,9 @@ public class AccountService implements UserDetailsService, ChosenUnits {
   @EventListener
   @Transactional
   public void on(AuthenticationFailureBadCredentialsEvent wrong) {
+    Instant now = clock.instant();
     accounts.countWrongPassword(
-        normal(wrong.getAuthentication().getName()), MOST_WRONG, clock.instant().plus(LOCKED));
+        normal(wrong.getAuthentication().getName()), MOST_WRONG, now, now.plus(LOCKED));
   }
 
   /** The right password forgets the wrong ones. */
@@ -82,6 +84,11 @@ public class AccountService implements UserDetailsService, ChosenUnits {
 
   private static String normal(String login) {
     return login.strip().toLowerCase(Locale.ROOT);
+  }
+
+  /** Nobody would be left who leads. */
+  static final class LastLead extends RuntimeException {
+    private static final long serialVersionUID = 1L;
   }
 
   /** All accounts by what is typed to sign in. */
@@ -115,6 +122,7 @@ public class AccountService implements UserDetailsService, ChosenUnits {
    *
    * @param password its new password; empty for none
    * @param version version that was read; an older one is refused
+   * @throws LastLead where nobody would be left to lead
    */
   @Transactional
   public void change(
@@ -122,6 +130,10 @@ public class AccountService implements UserDetailsService, ChosenUnits {
     AccountRecord account = record(id);
     if (account.version == null || account.version != version) {
       throw new OptimisticLockingFailureException("account " + id);
+    }
+    boolean leads = role == Role.LEAD && enabled;
+    if (!leads && accounts.leadsHeld().stream().allMatch(a -> a.id.equals(id))) {
+      throw new LastLead();
     }
     boolean other = !account.role.equals(role.name()) || account.enabled != enabled;
     account.name = name;

@@ -1,5 +1,6 @@
 package gotera.web.account;
 
+import gotera.web.account.AccountService.LastLead;
 import gotera.web.figures.Conflict;
 import gotera.web.figures.FieldProblems;
 import gotera.web.frame.Pages;
@@ -71,6 +72,8 @@ class AccountsController {
             form.password(),
             form.versionRead());
         return "redirect:/accounts";
+      } catch (LastLead e) {
+        problems.add("form", "problem.last-lead");
       } catch (OptimisticLockingFailureException e) {
         problems.add("form", "problem.changed-meanwhile");
         AccountView now = accounts.require(id);
