@@ -74,7 +74,7 @@ class JourneyTests {
       bench.shows("#figures", "Upper limit");
       bench.shows("#figures", "measured by draws or strokes");
       bench.page.getByText("To print").click();
-      bench.page.waitForURL("**/print");
+      bench.page.waitForURL("**/report");
       bench.shows(".paper", "Orvia 16");
       bench.shows(".paper", "New clamp beyond the bead");
       bench.shows(".paper", "is less than 0.0");
