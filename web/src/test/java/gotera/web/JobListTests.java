@@ -39,18 +39,34 @@ class JobListTests {
     assertThat(found(vehicle)).contains("Loses it on the pass").contains("nothing measured yet");
     http.post(job + "/waits", Map.of("kind", "soak", "minutes", "60", "back", "find"));
     assertThat(found(vehicle)).contains("Waits until");
-    // waits of everybody stand there: this vehicle's
-    String wait =
-        http.get(job + "/waits")
-            .find("(?s)/waits/([0-9a-f-]{36})/end(?=(?:(?!/end).)*" + vehicle + ")");
-    http.post("/waits/" + wait + "/end", Map.of());
-    assertThat(found(vehicle)).doesNotContain("Waits until");
+    String other = begin("Beside " + vehicle, "waits too");
+    http.post(other + "/waits", Map.of("kind", "soak", "minutes", "30", "back", "find"));
+    end(job, vehicle);
+    assertThat(row(job)).doesNotContain("Waits until");
+    assertThat(row(other)).contains("Waits until");
+    end(other, "Beside " + vehicle);
     database.update(
         "update job_summary set headline = 'forged', shape = '<svg></svg>' where job_id = ?",
         job.replace("/jobs/", ""));
     assertThat(found(vehicle)).as("it is kept").contains("forged");
     http.post(job + "/steps/cap/skip", Map.of());
     assertThat(found(vehicle)).as("until something is written").doesNotContain("forged");
+  }
+
+  /** Ends the wait of a vehicle; waits of everybody stand on the page. */
+  private void end(String job, String vehicle) {
+    String wait =
+        http.get(job + "/waits")
+            .find(
+                "(?s)/waits/([0-9a-f-]{36})/end\"(?=(?:(?!</form>).)*aria-label=\"End: [^\"]*, "
+                    + vehicle
+                    + "\")");
+    assertThat(http.post("/waits/" + wait + "/end", Map.of()).status()).isEqualTo(302);
+  }
+
+  /** What the list says of a job. */
+  private String row(String job) {
+    return http.get("/?q=Row").find("(?s)<a href=\"" + job + "/(.*?)</a>");
   }
 
   /** A list of kept rows asks for nothing but itself. */

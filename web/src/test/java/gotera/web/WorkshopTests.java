@@ -24,11 +24,14 @@ class WorkshopTests {
     String before = suspect(http, other);
     for (int i = 0; i < 6; i++) {
       String closed = job(http, "Sill 2" + i);
+      http.post(
+          closed + "/find", Map.of("joint", "pump.gasket", "saw", "wet", "state", "cold-pressure"));
       http.post(closed + "/repair", Map.of("joint", "pump.gasket", "note", "new"));
       assertThat(http.post(closed + "/close", Map.of("ending", "proven")).status()).isEqualTo(302);
     }
     String again = job(http, "Sill 20");
     String page = http.get("/workshop").text();
+    assertThat(page).containsPattern("under pressure: \\d+ of \\d+ jobs");
     assertThat(page).contains("Repaired, by place").contains("Pump gasket").contains("Off:");
     assertThat(http.get("/workshop.csv").text()).contains("Sill 20").contains("pump.gasket");
     assertThat(suspect(http, other)).as("off, nothing changes").isEqualTo(before);

@@ -29,11 +29,13 @@ class WorkshopController {
   private static final int WHOLE = 100;
 
   private final Visits visits;
+  private final LooksThatFound looks;
   private final ShopRecord record;
   private final Words words;
 
-  WorkshopController(Visits visits, ShopRecord record, Words words) {
+  WorkshopController(Visits visits, LooksThatFound looks, ShopRecord record, Words words) {
     this.visits = visits;
+    this.looks = looks;
     this.record = record;
     this.words = words;
   }
@@ -56,6 +58,17 @@ class WorkshopController {
         f.daysToProof().isPresent() ? Figures.fixed(f.daysToProof().getAsDouble(), 1) : "");
     model.addAttribute("places", bars(f.byPlace(), "joint."));
     model.addAttribute("types", bars(f.byType(), ""));
+    model.addAttribute(
+        "looks",
+        looks.all().stream()
+            .map(
+                l ->
+                    words.say(
+                        "workshop.look",
+                        words.say("state-seen." + l.state()),
+                        l.found(),
+                        l.looked()))
+            .toList());
     model.addAttribute("on", record.isOn());
     model.addAttribute("pseudo", ShopOdds.PSEUDO_JOBS);
     model.addAttribute("odds", odds(record.learned()));
