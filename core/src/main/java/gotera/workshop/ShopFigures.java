@@ -59,16 +59,23 @@ public record ShopFigures(
   }
 
   private static int comeBacks(List<Visit> inOrder) {
-    int back = 0;
-    for (Visit v : inOrder) {
-      boolean before =
-          inOrder.stream()
-              .filter(w -> w.vehicle().equals(v.vehicle()) && !w.repaired().isEmpty())
-              .flatMap(w -> w.closed().stream())
-              .anyMatch(at -> !at.isAfter(v.begun()) && v.begun().isBefore(at.plus(COME_BACK)));
-      back += before ? 1 : 0;
-    }
-    return back;
+    Map<String, List<Instant>> repaired = new TreeMap<>();
+    inOrder.stream()
+        .filter(v -> !v.repaired().isEmpty())
+        .forEach(
+            v ->
+                v.closed()
+                    .ifPresent(
+                        at ->
+                            repaired.computeIfAbsent(v.vehicle(), k -> new ArrayList<>()).add(at)));
+    return (int)
+        inOrder.stream()
+            .filter(
+                v ->
+                    repaired.getOrDefault(v.vehicle(), List.of()).stream()
+                        .anyMatch(
+                            at -> !at.isAfter(v.begun()) && v.begun().isBefore(at.plus(COME_BACK))))
+            .count();
   }
 
   private static int repeats(List<Visit> inOrder) {

@@ -9,7 +9,10 @@ import java.util.Map;
 public final class TraceWriter {
   private TraceWriter() {}
 
-  /** A trace as CSV; an event stands at the first reading that is not before it. */
+  /**
+   * A trace as CSV; an event stands at the first reading that is not before it and has none yet;
+   * where no reading is left it is left out.
+   */
   public static String write(Trace trace) {
     Map<Integer, String> events = new HashMap<>();
     for (TraceEvent event : trace.events()) {

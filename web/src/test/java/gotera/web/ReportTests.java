@@ -2,11 +2,15 @@ package gotera.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import gotera.formats.signed.Checked;
+import gotera.formats.signed.SignedPdf;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
 import java.util.Map;
+import java.util.stream.IntStream;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDDocument;
@@ -158,6 +162,19 @@ class ReportTests {
       // US letter: 8.5 by 11 inches of 72 points
       assertThat(pdf.getPage(0).getMediaBox().getWidth()).isEqualTo(612);
     }
+  }
+
+  /** Six print the same job at once: each gets its paper, and the chain stays one. */
+  @Test
+  void severalPrintAtOnce() {
+    String begun = http.begin().job();
+    List<Http.Bytes> printed =
+        IntStream.range(0, 6).parallel().mapToObj(i -> http.bytes(begun + "/report.pdf")).toList();
+    assertThat(printed).allMatch(p -> p.status() == 200);
+    assertThat(printed.stream().map(p -> SignedPdf.check(p.content())))
+        .allSatisfy(c -> assertThat(c).isInstanceOf(Checked.Genuine.class))
+        .extracting(c -> ((Checked.Genuine) c).head())
+        .containsOnly(((Checked.Genuine) SignedPdf.check(printed.get(0).content())).head());
   }
 
   @Test

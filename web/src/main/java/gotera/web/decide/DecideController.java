@@ -4,15 +4,14 @@ import gotera.web.decide.DecidePages.Offered;
 import gotera.web.figures.Entry;
 import gotera.web.figures.FieldProblems;
 import gotera.web.figures.Figures;
-import gotera.web.frame.AddressProperties;
 import gotera.web.frame.NotFound;
 import gotera.web.frame.Pages;
-import gotera.web.frame.QrCode;
 import gotera.web.job.JobPlace;
 import gotera.web.job.JobService;
 import gotera.web.job.Step;
 import gotera.web.link.CustomerLinkService;
 import gotera.web.link.CustomerLinkService.Purpose;
+import gotera.web.link.HandedLinks;
 import gotera.web.words.Words;
 import jakarta.servlet.http.HttpServletRequest;
 import java.security.Principal;
@@ -41,7 +40,7 @@ class DecideController {
   private final QuoteService quotes;
   private final PriceService prices;
   private final CustomerLinkService links;
-  private final AddressProperties address;
+  private final HandedLinks handed;
   private final JobService jobs;
   private final Words words;
   private final Clock clock;
@@ -51,7 +50,7 @@ class DecideController {
       QuoteService quotes,
       PriceService prices,
       CustomerLinkService links,
-      AddressProperties address,
+      HandedLinks handed,
       JobService jobs,
       Words words,
       Clock clock) {
@@ -59,7 +58,7 @@ class DecideController {
     this.quotes = quotes;
     this.prices = prices;
     this.links = links;
-    this.address = address;
+    this.handed = handed;
     this.jobs = jobs;
     this.words = words;
     this.clock = clock;
@@ -162,10 +161,7 @@ class DecideController {
       HttpServletRequest request,
       RedirectAttributes once) {
     jobs.require(id);
-    String link =
-        address.of(request) + "/quote/" + links.make(id, Purpose.QUOTE, principal.getName());
-    once.addFlashAttribute("link", link);
-    once.addFlashAttribute("linkQr", QrCode.of(link).svg(words.say("quote.qr")));
+    handed.show(id, Purpose.QUOTE, principal.getName(), request, once);
     return back(id);
   }
 

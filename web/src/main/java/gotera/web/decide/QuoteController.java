@@ -4,8 +4,8 @@ import gotera.web.figures.FieldProblems;
 import gotera.web.frame.NotFound;
 import gotera.web.frame.Pages;
 import gotera.web.job.JobService;
-import gotera.web.link.CustomerLinkService;
 import gotera.web.link.CustomerLinkService.Purpose;
+import gotera.web.link.HandedLinks;
 import gotera.web.words.Words;
 import jakarta.servlet.http.HttpServletResponse;
 import java.time.Clock;
@@ -13,7 +13,6 @@ import java.time.LocalDate;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
-import org.springframework.http.HttpHeaders;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -27,7 +26,7 @@ import org.springframework.web.bind.annotation.RequestParam;
 class QuoteController {
   private final QuoteService quotes;
   private final DecidePages pages;
-  private final CustomerLinkService links;
+  private final HandedLinks links;
   private final JobService jobs;
   private final Words words;
   private final Clock clock;
@@ -35,7 +34,7 @@ class QuoteController {
   QuoteController(
       QuoteService quotes,
       DecidePages pages,
-      CustomerLinkService links,
+      HandedLinks links,
       JobService jobs,
       Words words,
       Clock clock) {
@@ -80,10 +79,7 @@ class QuoteController {
   }
 
   private UUID job(String token, HttpServletResponse response) {
-    response.setHeader(HttpHeaders.CACHE_CONTROL, "no-store");
-    response.setHeader("X-Robots-Tag", "noindex, nofollow");
-    response.setHeader("Referrer-Policy", "no-referrer");
-    return links.jobOf(token, Purpose.QUOTE).orElseThrow(() -> new NotFound("quote by link"));
+    return links.open(token, Purpose.QUOTE, response);
   }
 
   private String page(

@@ -5,13 +5,12 @@ import gotera.range.Range;
 import gotera.web.figures.Entry;
 import gotera.web.figures.FieldProblems;
 import gotera.web.figures.Figures;
-import gotera.web.frame.AddressProperties;
 import gotera.web.frame.NotFound;
 import gotera.web.frame.Pages;
-import gotera.web.frame.QrCode;
 import gotera.web.job.JobService;
 import gotera.web.link.CustomerLinkService;
 import gotera.web.link.CustomerLinkService.Purpose;
+import gotera.web.link.HandedLinks;
 import gotera.web.photo.PhotoService;
 import gotera.web.photo.Photograph;
 import gotera.web.words.Words;
@@ -25,7 +24,6 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
-import org.springframework.http.HttpHeaders;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -43,24 +41,24 @@ class DiaryController {
   static final String OWNER = "owner";
 
   private final CustomerLinkService links;
+  private final HandedLinks handed;
   private final LevelService marks;
   private final PhotoService photos;
   private final JobService jobs;
-  private final AddressProperties address;
   private final Words words;
 
   DiaryController(
       CustomerLinkService links,
+      HandedLinks handed,
       LevelService marks,
       PhotoService photos,
       JobService jobs,
-      AddressProperties address,
       Words words) {
     this.links = links;
+    this.handed = handed;
     this.marks = marks;
     this.photos = photos;
     this.jobs = jobs;
-    this.address = address;
     this.words = words;
   }
 
@@ -88,10 +86,7 @@ class DiaryController {
       once.addFlashAttribute("diaryProblem", words.say("diary.no-mark"));
       return "redirect:/jobs/" + id + "/level-watch";
     }
-    String link =
-        address.of(request) + "/diary/" + links.make(id, Purpose.DIARY, principal.getName());
-    once.addFlashAttribute("link", link);
-    once.addFlashAttribute("linkQr", QrCode.of(link).svg(words.say("diary.qr")));
+    handed.show(id, Purpose.DIARY, principal.getName(), request, once);
     return "redirect:/jobs/" + id + "/level-watch";
   }
 
@@ -140,13 +135,11 @@ class DiaryController {
   }
 
   private UUID job(String token, HttpServletResponse response) {
-    response.setHeader(HttpHeaders.CACHE_CONTROL, "no-store");
-    response.setHeader("X-Robots-Tag", "noindex, nofollow");
-    response.setHeader("Referrer-Policy", "no-referrer");
-    return links
-        .jobOf(token, Purpose.DIARY)
-        .filter(job -> !marks.marks(job).isEmpty())
-        .orElseThrow(() -> new NotFound("diary by link"));
+    UUID job = handed.open(token, Purpose.DIARY, response);
+    if (marks.marks(job).isEmpty()) {
+      throw new NotFound("diary without a mark");
+    }
+    return job;
   }
 
   private String page(

@@ -5,14 +5,13 @@ import gotera.web.evidence.SuspectsService;
 import gotera.web.figures.Entry;
 import gotera.web.figures.FieldProblems;
 import gotera.web.figures.Figures;
-import gotera.web.frame.AddressProperties;
 import gotera.web.frame.Pages;
-import gotera.web.frame.QrCode;
 import gotera.web.job.JobPlace;
 import gotera.web.job.JobService;
 import gotera.web.job.Step;
 import gotera.web.link.CustomerLinkService;
 import gotera.web.link.CustomerLinkService.Purpose;
+import gotera.web.link.HandedLinks;
 import gotera.web.retest.ProofPages;
 import gotera.web.words.Words;
 import jakarta.servlet.http.HttpServletRequest;
@@ -44,7 +43,7 @@ class HandOverController {
   private final SuspectsService suspects;
   private final OpenPointsService openPoints;
   private final PaperService paper;
-  private final AddressProperties address;
+  private final HandedLinks handed;
   private final Words words;
 
   HandOverController(
@@ -54,7 +53,7 @@ class HandOverController {
       SuspectsService suspects,
       OpenPointsService openPoints,
       PaperService paper,
-      AddressProperties address,
+      HandedLinks handed,
       Words words) {
     this.links = links;
     this.proofs = proofs;
@@ -62,7 +61,7 @@ class HandOverController {
     this.suspects = suspects;
     this.openPoints = openPoints;
     this.paper = paper;
-    this.address = address;
+    this.handed = handed;
     this.words = words;
   }
 
@@ -123,10 +122,7 @@ class HandOverController {
       HttpServletRequest request,
       RedirectAttributes once) {
     jobs.require(id);
-    String link =
-        address.of(request) + "/report/" + links.make(id, Purpose.REPORT, principal.getName());
-    once.addFlashAttribute("link", link);
-    once.addFlashAttribute("linkQr", QrCode.of(link).svg(words.say("report.qr")));
+    handed.show(id, Purpose.REPORT, principal.getName(), request, once);
     return "redirect:/jobs/" + id + "/hand-over";
   }
 

@@ -2,10 +2,9 @@ package gotera.web.report;
 
 import gotera.web.figures.Figures;
 import gotera.web.frame.AddressProperties;
-import gotera.web.frame.NotFound;
 import gotera.web.job.JobService;
-import gotera.web.link.CustomerLinkService;
 import gotera.web.link.CustomerLinkService.Purpose;
+import gotera.web.link.HandedLinks;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.UUID;
@@ -21,7 +20,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 /** The report of a job, on one page and as the file: to read, to print, as a PDF, by link. */
 @Controller
 class ReportController {
-  private final CustomerLinkService links;
+  private final HandedLinks handed;
   private final ReportPages pages;
   private final FilePages files;
   private final Printer printer;
@@ -29,13 +28,13 @@ class ReportController {
   private final AddressProperties address;
 
   ReportController(
-      CustomerLinkService links,
+      HandedLinks handed,
       ReportPages pages,
       FilePages files,
       Printer printer,
       JobService jobs,
       AddressProperties address) {
-    this.links = links;
+    this.handed = handed;
     this.pages = pages;
     this.files = files;
     this.printer = printer;
@@ -78,7 +77,7 @@ class ReportController {
   @GetMapping("/report/{token}")
   String forCustomer(
       @PathVariable String token, Figures figures, HttpServletResponse response, Model model) {
-    UUID job = opened(token, response);
+    UUID job = handed.open(token, Purpose.REPORT, response);
     model.addAttribute("asPdf", "/report/" + token + "/pdf");
     model.addAttribute("report", pages.page(job, figures));
     return "report/paper";
@@ -90,15 +89,8 @@ class ReportController {
       Figures figures,
       HttpServletRequest request,
       HttpServletResponse response) {
-    return sent("report.pdf", print(opened(token, response), false, figures, request));
-  }
-
-  private UUID opened(String token, HttpServletResponse response) {
-    UUID job = links.jobOf(token, Purpose.REPORT).orElseThrow(() -> new NotFound("report by link"));
-    response.setHeader(HttpHeaders.CACHE_CONTROL, "no-store");
-    response.setHeader("X-Robots-Tag", "noindex, nofollow");
-    response.setHeader("Referrer-Policy", "no-referrer");
-    return job;
+    return sent(
+        "report.pdf", print(handed.open(token, Purpose.REPORT, response), false, figures, request));
   }
 
   private byte[] print(UUID id, boolean whole, Figures figures, HttpServletRequest request) {

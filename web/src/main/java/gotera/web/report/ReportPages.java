@@ -229,7 +229,7 @@ class ReportPages {
               double rate = tight ? r.upper() : Math.max(0, r.rate());
               return words.say(
                   tight ? "report.zero-means" : "report.leak-means",
-                  Figures.bound(rate),
+                  tight ? Figures.bound(rate) : Figures.twoDigits(rate),
                   Figures.twoDigits(new LeakRate(rate).dropsPerMinute()),
                   Figures.USUAL.volume(told(rate)));
             })
