@@ -29,10 +29,21 @@ public final class Showings {
    */
   public static List<Shown> of(List<Observation> observed) {
     List<Shown> shown = new ArrayList<>();
+    boolean wet = false;
     for (Observation o : untilRepaired(observed)) {
       shown(o).ifPresent(shown::add);
+      wet |= wetCold(o);
     }
-    return shown;
+    return shown.isEmpty() && wet ? List.of(Shown.of(Circumstance.PARKED)) : shown;
+  }
+
+  /**
+   * Wet while it stood cold without pressure: that says where it leaks, and not when. Only where
+   * nothing else says when is it taken for leaking while it stands (our judgement, untested).
+   */
+  private static boolean wetCold(Observation o) {
+    return o instanceof Observation.Looked look && look.wet() && look.state() == LookState.COLD
+        || o instanceof Observation.Dripped drip && drip.state() == LookState.COLD;
   }
 
   private static List<Observation> untilRepaired(List<Observation> observed) {
@@ -55,10 +66,10 @@ public final class Showings {
       return Optional.of(Shown.of(Circumstance.OVER_WEEKS));
     }
     if (o instanceof Observation.Looked look && look.wet()) {
-      return Optional.of(new Shown(of(look.state()), look.gauge(), OptionalDouble.empty()));
+      return of(look.state()).map(when -> new Shown(when, look.gauge(), OptionalDouble.empty()));
     }
     if (o instanceof Observation.Dripped drip) {
-      return Optional.of(Shown.of(of(drip.state())));
+      return of(drip.state()).map(Shown::of);
     }
     if (o instanceof Observation.Held held && !held.afterRepair() && leaked(held.verdict())) {
       return Optional.of(Shown.of(Circumstance.PRESSED));
@@ -72,12 +83,12 @@ public final class Showings {
         || verdict == VerdictKind.STOPPED;
   }
 
-  /** What was wet cold without pressure leaks while it stands. */
-  private static Circumstance of(LookState state) {
+  private static Optional<Circumstance> of(LookState state) {
     return switch (state) {
-      case PARKED, COLD -> Circumstance.PARKED;
-      case PRESSED -> Circumstance.PRESSED;
-      case WARM, RUNNING -> Circumstance.RUNNING;
+      case COLD -> Optional.empty();
+      case PARKED -> Optional.of(Circumstance.PARKED);
+      case PRESSED -> Optional.of(Circumstance.PRESSED);
+      case WARM, RUNNING -> Optional.of(Circumstance.RUNNING);
     };
   }
 }

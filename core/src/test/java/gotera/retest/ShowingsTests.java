@@ -2,6 +2,7 @@ package gotera.retest;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import gotera.circuit.DripSpot;
 import gotera.look.LookState;
 import gotera.look.Sight;
 import gotera.pressure.verdict.VerdictKind;
@@ -44,6 +45,25 @@ class ShowingsTests {
             Circumstance.PRESSED,
             Circumstance.PRESSED);
     assertThat(Showings.of(observed)).contains(Shown.pressed(95));
+  }
+
+  /** Wet cold without pressure says where, not when; alone it is taken for parked. */
+  @Test
+  void wetColdCountsOnlyWhereNothingElseSaysWhen() {
+    Observation cold =
+        new Looked(
+            "pump.gasket",
+            LookState.COLD,
+            Sight.WET,
+            OptionalDouble.empty(),
+            OptionalDouble.empty());
+    assertThat(Showings.of(List.of(cold)))
+        .extracting(Shown::when)
+        .containsExactly(Circumstance.PARKED);
+    Observation drip = new Observation.Dripped(DripSpot.UNDER_PUMP, LookState.RUNNING);
+    assertThat(Showings.of(List.of(cold, drip)))
+        .extracting(Shown::when)
+        .containsExactly(Circumstance.RUNNING);
   }
 
   /** What leaks again after one repair must be covered after the next; its test shows nothing. */

@@ -101,6 +101,7 @@ class AccessTests {
     MAY.put("GET /report/{token}", "ndtl");
     MAY.put("GET /report/{token}/pdf", "ndtl");
     MAY.put("POST /letterhead", "l");
+    MAY.put("POST /letterhead/key", "l");
     MAY.put("POST /workshop/odds", "l");
     MAY.put("GET /diary/{token}", "ndtl");
     MAY.put("POST /diary/{token}", "ndtl");

@@ -2,6 +2,10 @@ package gotera.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.options.FilePayload;
+import gotera.formats.signed.Checked;
+import gotera.formats.signed.SignedPdf;
+import gotera.web.Bench.Hand;
 import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
@@ -13,10 +17,15 @@ import java.util.List;
 import java.util.Map;
 import java.util.zip.ZipEntry;
 import java.util.zip.ZipInputStream;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.EnumSource;
 
 /** A whole job as one file, taken in by another workshop and handed out again. */
 @ExtendWith(Application.class)
@@ -86,6 +95,96 @@ class ArchiveTests {
       assertThat(lead.get("/jobs/closed").text()).contains("this job is here already");
     }
     assertThat(lead.job("Corrie 12")).isEqualTo(here.job("Corrie 12"));
+  }
+
+  /**
+   * A level that fell over weeks: repaired, watched by the owner, proven; on paper, and in another
+   * workshop. What was not repeated yet is not proven, whatever is chosen.
+   */
+  @ParameterizedTest
+  @EnumSource(
+      value = Hand.class,
+      names = {"TOUCH", "KEYBOARD"})
+  void whatShowedOverWeeksIsProvenByTheOwnersDiary(Hand hand, Application.Running application)
+      throws IOException {
+    String vehicle = "Brenka weeks " + hand;
+    String job;
+    byte[] zip;
+    try (Bench bench = Bench.of(application).by(hand)) {
+      bench.open("/jobs/new");
+      bench.fill("Vehicle", vehicle);
+      bench.page.locator("#complaint").fill("Level falls, nothing to be seen");
+      bench.fill("Liquid in the system", "11 L");
+      bench.fill("Strength, %", "50");
+      bench.click("Begin the job");
+      job = bench.jobPath();
+      bench.step("Intake");
+      bench.fill("Lost per week", "0.5 L");
+      bench.fill("Hours hot in a week", "10");
+      bench.click("Save intake");
+      bench.circuit("4.0 bus " + hand, "v-across-outlet-over-gearbox");
+      Visit.cap(bench, "1.2 bar");
+      bench.step("Find");
+      bench.joint("tank.seam");
+      bench.click("Stained");
+      bench.repaired("tank.seam", "New tank");
+      bench.open(job + "/re-test/proof");
+      bench.shows("#proof-lines", "over weeks");
+      bench.shows("#proof-said", "Not proven yet: 1 of 1");
+      bench.step("Hand over");
+      bench.choose("proven");
+      bench.click("Close the job");
+      bench.shows(".field-wrong .wrong", "it showed over weeks, and that was not repeated since");
+      bench.open(job + "/level-watch");
+      bench.fill("Area of the tank at the mark, cm²", "90");
+      bench.fill("Coolant, °C", "12");
+      bench.click("Save the mark");
+      bench.click("Link for the owner");
+      String link = bench.text(".link-text").replaceAll("^https?://[^/]+", "");
+      bench.step("Hand over");
+      bench.choose("provisional");
+      bench.click("Close the job");
+      Visit.later(application, job, 24);
+      owner(application, link, hand);
+      bench.open("/jobs/closed?q=" + vehicle.replace(' ', '+'));
+      bench.click("Open again: " + vehicle);
+      bench.open(job + "/re-test/proof");
+      bench.shows("#proof-lines", "✓ marks over 24 days: at most 0.");
+      bench.shows("#proof-said", "Proven under every circumstance");
+      Visit.closeAs(bench, "proven");
+      bench.open(job + "/hand-over");
+      byte[] paper = bench.fetch("One page (PDF)");
+      zip = bench.fetch("The whole job (ZIP)");
+      assertThat(SignedPdf.check(paper)).isInstanceOf(Checked.Genuine.class);
+      try (PDDocument pdf = Loader.loadPDF(paper)) {
+        String said = new PDFTextStripper().getText(pdf).replaceAll("\\s+", " ");
+        assertThat(said).contains(vehicle, "New tank", "at most 0.");
+      }
+    }
+    try (Bench elsewhere =
+        Bench.at(application, other.address(), Server.LEAD, Server.PASSWORD).by(hand)) {
+      elsewhere.open("/jobs/closed");
+      elsewhere.page.setInputFiles("#jobFile", new FilePayload("job.zip", "application/zip", zip));
+      elsewhere.click("Take it in");
+      elsewhere.shows("h1", "History");
+      elsewhere.open(job + "/level-watch");
+      elsewhere.shows(".table", "owner");
+      elsewhere.open(job + "/re-test/proof");
+      elsewhere.shows("#proof-said", "Proven under every circumstance");
+    }
+  }
+
+  /** The owner, with a phone and no account. */
+  private static void owner(Application.Running application, String link, Hand hand) {
+    try (Bench owner = Bench.stranger(application, link).by(hand)) {
+      owner.fill("Level now, mm above the tape", "0");
+      owner.fill("Driven since the last entry, km", "1600 km by bus");
+      owner.use(owner.button("Save"));
+      owner.shows("#distance-problem", "Please enter");
+      owner.fill("Driven since the last entry, km", "1600");
+      owner.use(owner.button("Save"));
+      owner.shows(".table", "1600 km");
+    }
   }
 
   @Test

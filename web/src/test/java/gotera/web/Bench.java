@@ -18,12 +18,16 @@ final class Bench implements AutoCloseable {
   private final String address;
   private Hand hand = Hand.MOUSE;
 
-  private Bench(
-      Application.Running application, String address, String account, int width, int height) {
+  private Bench(Application.Running application, String address, int width, int height) {
     this.context = application.browser().person(width, height);
     this.page = context.newPage();
     this.address = address;
-    page.navigate(address + "/sign-in");
+  }
+
+  private Bench(
+      Application.Running application, String address, String account, int width, int height) {
+    this(application, address, width, height);
+    open("/sign-in");
     signIn(account, Application.PASSWORD);
   }
 
@@ -96,7 +100,31 @@ final class Bench implements AutoCloseable {
 
   /** At another address than the application's own. */
   static Bench at(Application.Running application, String address) {
-    return new Bench(application, address, "bench", 1280, 800);
+    return at(application, address, "bench", Application.PASSWORD);
+  }
+
+  /** As somebody at another address. */
+  static Bench at(
+      Application.Running application, String address, String account, String password) {
+    Bench bench = new Bench(application, address, 1280, 800);
+    bench.open("/sign-in");
+    bench.signIn(account, password);
+    return bench;
+  }
+
+  /** Somebody without an account, with a phone, at a page they were given. */
+  static Bench stranger(Application.Running application, String path) {
+    Bench stranger = new Bench(application, application.address(), 390, 780);
+    stranger.open(path);
+    return stranger;
+  }
+
+  /** What a link gives to whoever follows it. */
+  byte[] fetch(String link) {
+    String path =
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(link).setExact(true))
+            .getAttribute("href");
+    return page.request().get(address + path).body();
   }
 
   /** With a phone. */

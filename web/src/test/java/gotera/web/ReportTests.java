@@ -4,17 +4,25 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import gotera.formats.signed.Checked;
 import gotera.formats.signed.SignedPdf;
+import java.awt.geom.Point2D;
+import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.regex.Pattern;
 import java.util.stream.IntStream;
+import javax.imageio.ImageIO;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.cos.COSName;
 import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.pdmodel.PDPage;
 import org.apache.pdfbox.pdmodel.font.PDFont;
+import org.apache.pdfbox.pdmodel.graphics.image.PDImageXObject;
 import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -82,6 +90,43 @@ class ReportTests {
     assertThat(http.get(job + "/report/file").text()).contains("Who did what when");
   }
 
+  /** The curve on paper is the page's, corner by corner, but for size and place. */
+  @Test
+  void theCurvesAreThoseOfThePage() throws IOException {
+    String drawn = http.get(job + "/report/file").find("(<path[^>]*class=\"curve-fit\"[^>]*>)");
+    List<Point2D> page =
+        Pattern.compile("[ML](-?[\\d.]+),(-?[\\d.]+)")
+            .matcher(drawn)
+            .results()
+            .map(
+                m ->
+                    (Point2D)
+                        new Point2D.Double(
+                            Double.parseDouble(m.group(1)), Double.parseDouble(m.group(2))))
+            .toList();
+    assertThat(page).hasSizeGreaterThan(20);
+    try (PDDocument pdf = pdf(job + "/report/file.pdf")) {
+      assertThat(PdfPaths.of(pdf).stream().filter(p -> p.size() == page.size()))
+          .as("a line with as many corners that lies on the page's, scaled and moved")
+          .anySatisfy(p -> assertThat(farthest(page, p)).isLessThan(0.1));
+    }
+  }
+
+  /** How far a line's corners are off another's, scaled and moved (in units of the second). */
+  private static double farthest(List<Point2D> of, List<Point2D> line) {
+    Point2D a = of.get(0);
+    Point2D b = of.get(of.size() - 1);
+    Point2D from = line.get(0);
+    double scale = (line.get(line.size() - 1).getX() - from.getX()) / (b.getX() - a.getX());
+    double farthest = 0;
+    for (int i = 0; i < of.size(); i++) {
+      double x = from.getX() + scale * (of.get(i).getX() - a.getX());
+      double y = from.getY() - scale * (of.get(i).getY() - a.getY());
+      farthest = Math.max(farthest, line.get(i).distance(x, y));
+    }
+    return farthest;
+  }
+
   @Test
   void aReaderForTheBlindIsToldWhatEachPartIs() throws IOException {
     try (PDDocument pdf = pdf(job + "/report/file.pdf")) {
@@ -100,13 +145,20 @@ class ReportTests {
   @Test
   void aGeneralValidatorFindsItsTagsInOrder() throws Exception {
     VeraGreenfieldFoundryProvider.initialise();
+    Map<String, String> look =
+        Map.of("joint", "pump.gasket", "saw", "wet", "state", "cold-pressure");
+    String pictured = http.begin().job();
+    http.postFile(pictured + "/find", look, "photo", photograph());
     ValidationProfile profile;
     try (InputStream rules =
         Foundries.class.getResourceAsStream("/org/verapdf/pdfa/validation/PDFUA-1.xml")) {
       profile = Profiles.profileFromXml(rules);
     }
-    for (String address : new String[] {"/report.pdf", "/report/file.pdf"}) {
-      byte[] content = http.bytes(job + address).content();
+    for (String address :
+        new String[] {
+          job + "/report.pdf", job + "/report/file.pdf", pictured + "/report/file.pdf"
+        }) {
+      byte[] content = http.bytes(address).content();
       try (PDFAParser parser =
               Foundries.defaultInstance()
                   .createParser(new ByteArrayInputStream(content), PDFAFlavour.PDFUA_1);
@@ -161,6 +213,56 @@ class ReportTests {
     try (PDDocument pdf = pdf(job + "/report.pdf")) {
       // US letter: 8.5 by 11 inches of 72 points
       assertThat(pdf.getPage(0).getMediaBox().getWidth()).isEqualTo(612);
+    }
+  }
+
+  /** A new key takes the place of the old one once; what the old one signed stays genuine. */
+  @Test
+  void aNewKeySignsAndTheOldReportsStayGenuine(Application.Running application) throws IOException {
+    byte[] before = http.bytes(job + "/report.pdf").content();
+    Http lead = Http.signedIn(application.address(), "lead", Application.PASSWORD);
+    String old = lead.get("/letterhead").find("name=\"after\" value=\"([^\"]+)\"");
+    assertThat(text(job + "/report.pdf")).contains(old);
+    assertThat(http.post("/letterhead/key", Map.of("after", old)).status()).isEqualTo(403);
+    for (int i = 0; i < 2; i++) {
+      assertThat(lead.post("/letterhead/key", Map.of("after", old)).status()).isEqualTo(302);
+    }
+    String page = lead.get("/letterhead").text();
+    assertThat(page).contains("Signs now").contains("Signed before").contains(old);
+    String now = lead.get("/letterhead").find("name=\"after\" value=\"([^\"]+)\"");
+    assertThat(now).isNotEqualTo(old);
+    assertThat(page.split("class=\"key-print\"")).as("made once").hasSize(3);
+    assertThat(text(job + "/report.pdf")).contains(now).doesNotContain(old);
+    assertThat(SignedPdf.check(before)).isInstanceOf(Checked.Genuine.class);
+  }
+
+  private static byte[] photograph() throws IOException {
+    BufferedImage taken = new BufferedImage(900, 600, BufferedImage.TYPE_INT_RGB);
+    ByteArrayOutputStream png = new ByteArrayOutputStream();
+    ImageIO.write(taken, "png", png);
+    return png.toByteArray();
+  }
+
+  /** Photographs stand in the file, on screen by their address, in the PDF within it. */
+  @Test
+  void theFileShowsThePhotographs() throws IOException {
+    String begun = http.begin().job();
+    Map<String, String> look =
+        Map.of("joint", "pump.gasket", "saw", "wet", "state", "cold-pressure");
+    assertThat(http.postFile(begun + "/find", look, "photo", photograph()).status()).isEqualTo(302);
+    assertThat(http.get(begun + "/report/file").text()).contains("/photos/").contains("kept by");
+    assertThat(text(begun + "/report/file.pdf")).contains("Photographs", "kept by bench");
+    try (PDDocument pdf = pdf(begun + "/report/file.pdf")) {
+      List<PDImageXObject> images = new ArrayList<>();
+      for (PDPage page : pdf.getPages()) {
+        for (COSName name : page.getResources().getXObjectNames()) {
+          if (page.getResources().getXObject(name) instanceof PDImageXObject image) {
+            images.add(image);
+          }
+        }
+      }
+      assertThat(images).hasSize(1);
+      assertThat(images.get(0).getWidth()).isEqualTo(640);
     }
   }
 

@@ -1,5 +1,9 @@
 package gotera.web;
 
+import static org.assertj.core.api.Assertions.assertThat;
+
+import org.springframework.jdbc.core.JdbcTemplate;
+
 /** What whole visits do again and again, in the words of the screen. */
 final class Visit {
   private Visit() {}
@@ -37,7 +41,42 @@ final class Visit {
     bench.step("Hand over");
     bench.choose(ending);
     bench.click("Close the job");
+    bench.until("document.querySelector('#open-title, .field-wrong .wrong') !== null");
+    assertThat(bench.page.locator(".field-wrong .wrong").allInnerTexts()).isEmpty();
     bench.open("/jobs/closed");
+  }
+
+  /** So many days later: everything of a job was that much longer ago. */
+  static void later(Application.Running application, String jobPath, int days) {
+    JdbcTemplate database = application.bean(JdbcTemplate.class);
+    String job = jobPath.replace("/jobs/", "");
+    database
+        .queryForList(
+            """
+            select t.table_name as name, group_concat(c.column_name) as columns
+            from information_schema.columns t
+              join information_schema.columns c using (table_schema, table_name)
+            where t.table_schema = database() and c.data_type = 'datetime'
+              and t.column_name = 'job_id' and t.table_name not like '%link%'
+            group by t.table_name
+            """)
+        .forEach(
+            t ->
+                database.update(
+                    "update "
+                        + t.get("name")
+                        + " set "
+                        + t.get("columns")
+                            .toString()
+                            .replaceAll("(\\w+)", "$1 = $1 - interval " + days + " day")
+                        + " where job_id = ?",
+                    job));
+    database.update(
+        "update job set started_at = started_at - interval ? day,"
+            + " closed_at = closed_at - interval ? day where id = ?",
+        days,
+        days,
+        job);
   }
 
   /** Books what was drained at a place. */

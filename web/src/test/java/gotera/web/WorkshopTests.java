@@ -27,11 +27,12 @@ class WorkshopTests {
       http.post(
           closed + "/find", Map.of("joint", "pump.gasket", "saw", "wet", "state", "cold-pressure"));
       http.post(closed + "/repair", Map.of("joint", "pump.gasket", "note", "new"));
-      assertThat(http.post(closed + "/close", Map.of("ending", "proven")).status()).isEqualTo(302);
+      assertThat(http.post(closed + "/close", Map.of("ending", "provisional")).status())
+          .isEqualTo(302);
     }
     String again = job(http, "Sill 20");
     String page = http.get("/workshop").text();
-    assertThat(page).containsPattern("under pressure: \\d+ of \\d+ jobs");
+    assertThat(page).containsPattern("look, cold, under pressure: \\d+ of \\d+ jobs");
     assertThat(page).contains("Repaired, by place").contains("Pump gasket").contains("Off:");
     assertThat(http.get("/workshop.csv").text()).contains("Sill 20").contains("pump.gasket");
     assertThat(suspect(http, other)).as("off, nothing changes").isEqualTo(before);
@@ -47,7 +48,7 @@ class WorkshopTests {
     assertThat(http.get(again + "/find").status()).isEqualTo(200);
     assertThat(http.get(again + "/earlier").text())
         .contains("Pump gasket")
-        .contains("proven tight")
+        .contains("mended for now")
         .doesNotContain("It was not here before");
     assertThat(http.get(other + "/earlier").text()).contains("It was not here before");
     assertThat(http.get(http.begin().job() + "/earlier").status()).isEqualTo(200);

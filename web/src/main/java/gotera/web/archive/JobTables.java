@@ -73,6 +73,7 @@ final class JobTables {
           "equipment",
           "plug_check",
           "flyway_schema_history",
+          "found_by",
           "installation_key",
           "job_change",
           "job_summary",

@@ -5,9 +5,15 @@ import gotera.web.storage.Write;
 import java.security.GeneralSecurityException;
 import java.security.KeyPair;
 import java.time.Clock;
+import java.time.Instant;
+import java.util.List;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
 
-/** The key by which this installation signs; made at the first need, kept with the data. */
+/**
+ * The key by which this installation signs; made at the first need, kept with the data. A new one
+ * can take its place; what an earlier one signed stays as valid as it was.
+ */
 @Service
 public class InstallationKey {
   private final InstallationKeyRecords records;
@@ -21,8 +27,7 @@ public class InstallationKey {
   /** The pair. */
   @Write
   public KeyPair pair() {
-    InstallationKeyRecord record =
-        records.findById(InstallationKeyRecord.ONLY).orElseGet(this::make);
+    InstallationKeyRecord record = records.findFirstByOrderByIdDesc().orElseGet(() -> make(1));
     try {
       return new KeyPair(Keys.open(record.openKey), Keys.secret(record.secretKey));
     } catch (GeneralSecurityException e) {
@@ -30,11 +35,41 @@ public class InstallationKey {
     }
   }
 
-  private InstallationKeyRecord make() {
+  /**
+   * Makes a new key that signs from now on.
+   *
+   * @param after the fingerprint of the key it takes the place of; where another has done so
+   *     already, nothing is made
+   */
+  @Write
+  public void renew(String after) {
+    records
+        .findFirstByOrderByIdDesc()
+        .filter(k -> Keys.fingerprint(k.openKey).equals(after))
+        .ifPresent(k -> make(k.id + 1));
+  }
+
+  /**
+   * A key that signs or has signed.
+   *
+   * @param fingerprint what people compare of it
+   * @param since when it was made
+   */
+  public record Used(String fingerprint, Instant since) {}
+
+  /** Every key that this installation has signed with, the newest first. */
+  @Transactional(readOnly = true)
+  public List<Used> used() {
+    return records.findAllByOrderByIdDesc().stream()
+        .map(k -> new Used(Keys.fingerprint(k.openKey), k.madeAt))
+        .toList();
+  }
+
+  private InstallationKeyRecord make(int id) {
     KeyPair pair = Keys.make();
     return records.saveAndFlush(
         new InstallationKeyRecord(
-            pair.getPrivate().getEncoded(), pair.getPublic().getEncoded(), clock.instant()));
+            id, pair.getPrivate().getEncoded(), pair.getPublic().getEncoded(), clock.instant()));
   }
 
   /** What people compare of it. */

@@ -5,14 +5,13 @@ import jakarta.persistence.Id;
 import jakarta.persistence.Table;
 import java.time.Instant;
 
-/** The installation's key in the database. */
+/** A key of the installation in the database. Written once. */
 @Entity
 @Table(name = "installation_key")
 class InstallationKeyRecord {
-  /** There is one. */
-  static final int ONLY = 1;
+  /** Counts from 1: the newest signs. */
+  @Id int id;
 
-  @Id int id = ONLY;
   byte[] secretKey;
   byte[] openKey;
   Instant madeAt;
@@ -20,7 +19,8 @@ class InstallationKeyRecord {
   @SuppressWarnings("NullAway.Init")
   protected InstallationKeyRecord() {}
 
-  InstallationKeyRecord(byte[] secretKey, byte[] openKey, Instant madeAt) {
+  InstallationKeyRecord(int id, byte[] secretKey, byte[] openKey, Instant madeAt) {
+    this.id = id;
     this.secretKey = secretKey;
     this.openKey = openKey;
     this.madeAt = madeAt;

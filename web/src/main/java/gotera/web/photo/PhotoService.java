@@ -7,6 +7,8 @@ import gotera.web.storage.Identifiers;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.time.Clock;
+import java.time.Instant;
+import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
@@ -72,6 +74,25 @@ public class PhotoService {
     } catch (IOException e) {
       throw new UncheckedIOException("photo " + id, e);
     }
+  }
+
+  /**
+   * A photograph of a job, for paper.
+   *
+   * @param id which it is
+   * @param at when it was kept
+   * @param by who kept it
+   * @param jpeg the picture, small enough to print many
+   */
+  public record Printed(UUID id, Instant at, String by, byte[] jpeg) {}
+
+  /** The photographs of a job, the oldest first. */
+  @Transactional(readOnly = true)
+  public List<Printed> printed(UUID jobId) {
+    return photos.ofJob(jobId).stream()
+        .map(id -> photos.findById(id).orElseThrow())
+        .map(p -> new Printed(p.id, p.writtenAt, p.writtenBy, Photograph.forPrint(p.jpeg)))
+        .toList();
   }
 
   /** A photograph (JPEG), or not found. */

@@ -11,6 +11,7 @@ import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.util.Iterator;
 import java.util.Optional;
 import javax.imageio.IIOImage;
@@ -32,6 +33,9 @@ import javax.imageio.stream.ImageInputStream;
 public record Photograph(byte[] jpeg, int width, int height) {
   /** Longest side kept (px); our judgement: enough to see a bead. */
   private static final int LONGEST_SIDE = 1600;
+
+  /** Longest side on paper (px): 80 mm at 200 dots an inch (our judgement). */
+  private static final int PRINTED_SIDE = 640;
 
   /** Most pixels read (our judgement: twice what phones make); more is refused unread. */
   private static final long MOST_PIXELS = 100_000_000L;
@@ -99,14 +103,23 @@ public record Photograph(byte[] jpeg, int width, int height) {
       ImageReadParam parameters = reader.getDefaultReadParam();
       int every = (int) Math.max(1, Math.max(width, height) / (2 * LONGEST_SIDE));
       parameters.setSourceSubsampling(every, every, 0, 0);
-      return Outcome.of(written(upright(scaled(reader.read(0, parameters)), turn)));
+      return Outcome.of(written(upright(scaled(reader.read(0, parameters), LONGEST_SIDE), turn)));
     } finally {
       reader.dispose();
     }
   }
 
-  private static BufferedImage scaled(BufferedImage read) {
-    double scale = Math.min(1, (double) LONGEST_SIDE / Math.max(read.getWidth(), read.getHeight()));
+  /** A kept picture at the size that is printed (JPEG). */
+  static byte[] forPrint(byte[] kept) {
+    try {
+      return written(scaled(ImageIO.read(new ByteArrayInputStream(kept)), PRINTED_SIDE)).jpeg();
+    } catch (IOException e) {
+      throw new UncheckedIOException("a kept photograph cannot be read", e);
+    }
+  }
+
+  private static BufferedImage scaled(BufferedImage read, int longest) {
+    double scale = Math.min(1, (double) longest / Math.max(read.getWidth(), read.getHeight()));
     int width = Math.max(1, (int) Math.round(read.getWidth() * scale));
     int height = Math.max(1, (int) Math.round(read.getHeight() * scale));
     BufferedImage scaled = new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB);

@@ -9,9 +9,18 @@ import java.util.List;
  * @param tests the pressure tests with curve and figures
  * @param circuit the circuit with what was found, as a drawing
  * @param looks what was seen where, in order of time
+ * @param pictures the photographs, in order of time
  * @param history who did what when
  */
-record FilePage(List<TestSheet> tests, String circuit, List<String> looks, List<Done> history) {
+record FilePage(
+    List<TestSheet> tests,
+    String circuit,
+    List<String> looks,
+    List<Picture> pictures,
+    List<Done> history) {
+  /** A photograph: what is said under it, and where it is, or the picture itself. */
+  record Picture(String said, String source) {}
+
   /** One thing that was done. */
   record Done(String at, String by, String what) {}
 }

@@ -9,11 +9,14 @@ import gotera.web.figures.Figures;
 import gotera.web.frame.PrintStyle;
 import gotera.web.history.HistorySource;
 import gotera.web.history.HistorySource.HistoryEntry;
+import gotera.web.photo.PhotoService;
 import gotera.web.pressure.PressureService;
 import gotera.web.pressure.hold.PressurePages;
 import gotera.web.pressure.hold.TestSheet;
 import gotera.web.report.FilePage.Done;
+import gotera.web.report.FilePage.Picture;
 import gotera.web.words.Words;
+import java.util.Base64;
 import java.util.Comparator;
 import java.util.List;
 import java.util.UUID;
@@ -28,6 +31,7 @@ class FilePages {
   private final CircuitWords names;
   private final Drawings drawings;
   private final PrintStyle style;
+  private final PhotoService photos;
   private final List<HistorySource> sources;
   private final Words words;
 
@@ -38,6 +42,7 @@ class FilePages {
       CircuitWords names,
       Drawings drawings,
       PrintStyle style,
+      PhotoService photos,
       List<HistorySource> sources,
       Words words) {
     this.tests = tests;
@@ -46,16 +51,22 @@ class FilePages {
     this.names = names;
     this.drawings = drawings;
     this.style = style;
+    this.photos = photos;
     this.sources = sources;
     this.words = words;
   }
 
-  /** The file. */
-  FilePage page(UUID jobId, Figures figures) {
+  /**
+   * The file.
+   *
+   * @param paper whether it is printed, so that pictures must be within
+   */
+  FilePage page(UUID jobId, Figures figures, boolean paper) {
     return new FilePage(
         tests.all(jobId).stream().map(t -> styled(pages.sheet(t, figures))).toList(),
         style.within(drawings.of(jobId, circuits.circuit(jobId), Wanted.plain("#"))),
         circuits.looks(jobId).stream().map(l -> look(jobId, l, figures)).toList(),
+        photos.printed(jobId).stream().map(p -> picture(p, paper)).toList(),
         history(jobId).stream()
             .map(e -> new Done(Figures.momentWithSeconds(e.at()), e.by(), e.what()))
             .toList());
@@ -67,6 +78,14 @@ class FilePages {
         .flatMap(s -> s.of(jobId).stream())
         .sorted(Comparator.comparing(HistoryEntry::at))
         .toList();
+  }
+
+  private Picture picture(PhotoService.Printed photo, boolean paper) {
+    String source =
+        paper
+            ? "data:image/jpeg;base64," + Base64.getEncoder().encodeToString(photo.jpeg())
+            : "/photos/" + photo.id();
+    return new Picture(words.say("report.photo", Figures.moment(photo.at()), photo.by()), source);
   }
 
   private TestSheet styled(TestSheet s) {

@@ -1,7 +1,9 @@
 package gotera.web.report;
 
+import gotera.web.chain.InstallationKey;
 import gotera.web.figures.Entry;
 import gotera.web.figures.FieldProblems;
+import gotera.web.figures.Figures;
 import gotera.web.frame.Pages;
 import gotera.web.report.ReportPage.Head;
 import gotera.web.words.Words;
@@ -19,12 +21,17 @@ class LetterheadController {
   private static final int LONGEST_ADDRESS = 600;
 
   private final PaperService paper;
+  private final InstallationKey key;
   private final Words words;
 
-  LetterheadController(PaperService paper, Words words) {
+  LetterheadController(PaperService paper, InstallationKey key, Words words) {
     this.paper = paper;
+    this.key = key;
     this.words = words;
   }
+
+  /** A key and since when it signs. */
+  record Signing(String fingerprint, String since) {}
 
   @GetMapping("/letterhead")
   String page(Model model) {
@@ -50,13 +57,25 @@ class LetterheadController {
     return "redirect:/letterhead";
   }
 
-  private static String page(
+  /** A new key signs from now on; the form names the one it takes the place of. */
+  @PostMapping("/letterhead/key")
+  String renew(@RequestParam(defaultValue = "") String after) {
+    key.renew(after);
+    return "redirect:/letterhead#key";
+  }
+
+  private String page(
       String name, String address, String paper, Map<String, String> problems, Model model) {
     model.addAttribute("name", name);
     model.addAttribute("address", address);
     model.addAttribute("paper", paper);
     model.addAttribute("papers", PaperService.PAPERS);
     model.addAttribute("problems", problems);
+    model.addAttribute(
+        "keys",
+        key.used().stream()
+            .map(k -> new Signing(k.fingerprint(), Figures.moment(k.since())))
+            .toList());
     return "report/letterhead";
   }
 }

@@ -60,7 +60,7 @@ public class Printer {
     ReportPage report = pages.page(jobId, figures);
     Context context = new Context(Locale.ENGLISH);
     context.setVariable("report", report);
-    context.setVariable("file", whole ? files.page(jobId, figures) : null);
+    context.setVariable("file", whole ? files.page(jobId, figures, true) : null);
     context.setVariable("title", words.say("report.title"));
     context.setVariable("qr", QrCode.of(address).svg(words.say("report.qr-job")));
     context.setVariable(

@@ -57,7 +57,7 @@ class ReportController {
     model.addAttribute("back", "/jobs/" + id + "/hand-over");
     model.addAttribute("asPdf", "/jobs/" + id + "/report/file.pdf");
     model.addAttribute("report", pages.page(id, figures));
-    model.addAttribute("file", files.page(id, figures));
+    model.addAttribute("file", files.page(id, figures, false));
     return "report/paper";
   }
 

@@ -58,7 +58,7 @@ class SecurityConfiguration {
    * another workshop.
    */
   private static final String[] LEADS_WRITE = {
-    "/prices/**", "/letterhead", "/jobs/import", "/workshop/**"
+    "/prices/**", "/letterhead/**", "/jobs/import", "/workshop/**"
   };
 
   /** What every account may write: its own matters, and what the service desk does. */

@@ -29,13 +29,13 @@ class WorkshopController {
   private static final int WHOLE = 100;
 
   private final Visits visits;
-  private final LooksThatFound looks;
+  private final ChecksThatFound checks;
   private final ShopRecord record;
   private final Words words;
 
-  WorkshopController(Visits visits, LooksThatFound looks, ShopRecord record, Words words) {
+  WorkshopController(Visits visits, ChecksThatFound checks, ShopRecord record, Words words) {
     this.visits = visits;
-    this.looks = looks;
+    this.checks = checks;
     this.record = record;
     this.words = words;
   }
@@ -59,15 +59,9 @@ class WorkshopController {
     model.addAttribute("places", bars(f.byPlace(), "joint."));
     model.addAttribute("types", bars(f.byType(), ""));
     model.addAttribute(
-        "looks",
-        looks.all().stream()
-            .map(
-                l ->
-                    words.say(
-                        "workshop.look",
-                        words.say("state-seen." + l.state()),
-                        l.found(),
-                        l.looked()))
+        "checks",
+        checks.all().stream()
+            .map(c -> words.say("workshop.check", named(c.word()), c.found(), c.done()))
             .toList());
     model.addAttribute("on", record.isOn());
     model.addAttribute("pseudo", ShopOdds.PSEUDO_JOBS);
@@ -102,6 +96,12 @@ class WorkshopController {
             HttpHeaders.CONTENT_DISPOSITION,
             ContentDisposition.attachment().filename("workshop.csv").build().toString())
         .body(table.toString());
+  }
+
+  private String named(String check) {
+    return check.startsWith("look.")
+        ? words.say("workshop.look", words.say("state-seen." + check.substring("look.".length())))
+        : words.say("check." + check);
   }
 
   private List<Bar> bars(List<Count> counts, String key) {
