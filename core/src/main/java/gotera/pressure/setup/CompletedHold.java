@@ -41,6 +41,17 @@ public record CompletedHold(HoldConditions conditions, List<Assumption> assumed)
     return new Completing(setup, trace).all();
   }
 
+  /** The limit of a hold: the maker's where it is given, else that of the cap. */
+  public static TestLimit limit(HoldSetup.Limits limits) {
+    return new TestLimit(
+        new GaugePressure(limits.limitKpa().orElse(limits.ratedKpa())), Completing.source(limits));
+  }
+
+  /** Finest step of the gauge that is read (kPa). */
+  public static double gaugeStep(HoldSetup setup) {
+    return setup.instruments().gauge().map(KnownGauge::resolution).orElse(Usual.GAUGE_STEP);
+  }
+
   /** One completing: it collects what it assumes on its way. */
   private static final class Completing {
     private final HoldSetup setup;
@@ -55,7 +66,6 @@ public record CompletedHold(HoldConditions conditions, List<Assumption> assumed)
     CompletedHold all() {
       HoldSetup.Limits l = setup.limits();
       GaugePressure rated = new GaugePressure(l.ratedKpa());
-      GaugePressure limit = new GaugePressure(or(l.limitKpa(), l.ratedKpa(), Assumption.LIMIT));
       AbsolutePressure atmosphere =
           new AbsolutePressure(
               or(
@@ -74,10 +84,7 @@ public record CompletedHold(HoldConditions conditions, List<Assumption> assumed)
       HoldConditions conditions =
           new HoldConditions(
               new HoldConditions.Limits(
-                  rated,
-                  new TestLimit(limit, source(l)),
-                  acceptance(rated, atmosphere, coolant),
-                  l.makerRule()),
+                  rated, limit(l), acceptance(rated, atmosphere, coolant), l.makerRule()),
               new HoldConditions.Surroundings(atmosphere, ambient, soak),
               new HoldConditions.FilledSystem(
                   new Volume(setup.filling().liquidMl()), coolant, gives, setup.medium()),
@@ -96,6 +103,13 @@ public record CompletedHold(HoldConditions conditions, List<Assumption> assumed)
         assumed.add(what);
       }
       return value.orElse(otherwise);
+    }
+
+    private TestLimit limit(HoldSetup.Limits limits) {
+      if (limits.limitKpa().isEmpty()) {
+        assumed.add(Assumption.LIMIT);
+      }
+      return CompletedHold.limit(limits);
     }
 
     private static TestLimit.Source source(HoldSetup.Limits limits) {

@@ -15,6 +15,15 @@ public record TraceEvent(double seconds, Kind kind, OptionalDouble millilitres) 
   /** A clock that people read may be so much ahead (s) (our judgement, untested). */
   public static final double CLOCKS_APART = 5;
 
+  /**
+   * Readings of several hands that arrive within so long of each other were made at the same moment
+   * (s) (our judgement); what is further back comes of a clock that was set back.
+   */
+  public static final double SAME_TIME = 1;
+
+  /** Such readings are told apart by so much (s): far below what any gauge follows. */
+  public static final double TOLD_APART = 0.001;
+
   /** Readings nearer than this are of one moment (s) (our judgement, untested). */
   public static final double ONE_MOMENT = 0.05;
 

@@ -1,5 +1,7 @@
 package gotera.web.circuit;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import gotera.circuit.Branch;
 import gotera.circuit.Circuit;
 import gotera.circuit.Circuit.Joint;
@@ -24,10 +26,18 @@ import org.springframework.stereotype.Component;
 /** Draws the circuit of a job with what is known of its joints. */
 @Component
 public class Drawings {
+  /** Letters of drawings that are kept: some ten megabytes. */
+  private static final long MOST_LETTERS = 10_000_000;
+
   private final CircuitService circuits;
   private final CircuitWords names;
   private final List<Suspicion> suspicion;
   private final Words words;
+  private final Cache<Drawn, String> drawn =
+      Caffeine.newBuilder()
+          .maximumWeight(MOST_LETTERS)
+          .weigher((Drawn d, String svg) -> svg.length())
+          .build();
 
   Drawings(CircuitService circuits, CircuitWords names, List<Suspicion> suspicion, Words words) {
     this.circuits = circuits;
@@ -35,6 +45,9 @@ public class Drawings {
     this.suspicion = suspicion;
     this.words = words;
   }
+
+  /** A drawing that was made: its words are those of its circuit, so what it shows tells it. */
+  private record Drawn(CircuitView view, String address) {}
 
   /**
    * What a drawing shows besides what was seen.
@@ -79,7 +92,9 @@ public class Drawings {
     CircuitView view =
         new CircuitView(
             circuit, views, wanted.chosen(), wanted.drips(), wanted.still(), wanted.dark());
-    return CircuitDrawing.of(view, words(circuit, wanted.address()));
+    return drawn.get(
+        new Drawn(view, wanted.address()),
+        d -> CircuitDrawing.of(d.view(), words(d.view().circuit(), d.address())));
   }
 
   private JointView view(String name, Optional<LeakSite> site, double suspicion, Glow glow) {

@@ -1,5 +1,7 @@
 package gotera.web.circuit;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import gotera.circuit.Circuit;
 import gotera.circuit.CircuitBuilder;
 import gotera.circuit.CircuitEdit;
@@ -24,6 +26,9 @@ import org.springframework.transaction.annotation.Transactional;
 /** Engine types, the vehicles that have them, and the circuit that follows: as built and as now. */
 @Service
 public class EngineTypeService {
+  /** Circuits kept (our judgement): more than a workshop sees in a day. */
+  private static final int MOST_KEPT = 300;
+
   private final EngineTypeRecords types;
   private final VehicleCircuitRecords vehicles;
   private final CircuitEditRecords edits;
@@ -32,6 +37,8 @@ public class EngineTypeService {
   private final RequestMemo memo;
   private final Identifiers identifiers;
   private final Clock clock;
+  private final Cache<From, Circuit> circuits =
+      Caffeine.newBuilder().maximumSize(MOST_KEPT).build();
 
   EngineTypeService(
       EngineTypeRecords types,
@@ -84,7 +91,7 @@ public class EngineTypeService {
         type.id,
         type.name,
         FeaturesText.read(type.features),
-        vehicles.findByEngineTypeId(type.id).size(),
+        vehicles.countByEngineTypeId(type.id),
         Objects.requireNonNullElse(type.version, 0));
   }
 
@@ -110,13 +117,25 @@ public class EngineTypeService {
   /** The circuit as the engine type has it. */
   @Transactional(readOnly = true)
   public Circuit asBuilt(UUID jobId) {
+    return built(ofType(jobId));
+  }
+
+  private From ofType(UUID jobId) {
     return record(jobId)
         .map(
             t ->
-                Editing.all(
-                    CircuitBuilder.of(FeaturesText.read(t.features)),
+                new From(
+                    FeaturesText.read(t.features),
                     of(edits.findByEngineTypeIdAndWithdrawnAtIsNullOrderByWrittenAtAscIdAsc(t.id))))
-        .orElseGet(() -> CircuitBuilder.of(CircuitPresets.USUAL));
+        .orElseGet(() -> new From(CircuitPresets.USUAL, List.of()));
+  }
+
+  /** What a circuit is built from. */
+  private record From(Features features, List<CircuitEdit> edits) {}
+
+  /** The same features and changes are the same circuit: it is built once, and told apart fast. */
+  private Circuit built(From from) {
+    return circuits.get(from, f -> Editing.all(CircuitBuilder.of(f.features()), f.edits()));
   }
 
   /** The circuit as it is now on this vehicle. */
@@ -125,12 +144,13 @@ public class EngineTypeService {
   }
 
   private Circuit readNow(UUID jobId) {
-    Circuit built = asBuilt(jobId);
-    return jobs.require(jobId)
+    From type = ofType(jobId);
+    List<CircuitEdit> all = new java.util.ArrayList<>(type.edits());
+    jobs.require(jobId)
         .vehicleId()
         .map(v -> of(edits.findByVehicleIdAndWithdrawnAtIsNullOrderByWrittenAtAscIdAsc(v)))
-        .map(e -> Editing.all(built, e))
-        .orElse(built);
+        .ifPresent(all::addAll);
+    return built(new From(type.features(), List.copyOf(all)));
   }
 
   private static List<CircuitEdit> of(List<CircuitEditRecord> records) {

@@ -14,6 +14,7 @@ import gotera.web.circuit.CircuitService;
 import gotera.web.circuit.CircuitWords;
 import gotera.web.evidence.SoFar.NextCheck;
 import gotera.web.evidence.SoFar.SuspectShown;
+import gotera.web.storage.RequestMemo;
 import gotera.web.words.Words;
 import java.util.ArrayList;
 import java.util.List;
@@ -33,12 +34,19 @@ public class SuspectsService {
   private final CircuitWords names;
   private final Cases cases;
   private final EvidenceWords said;
+  private final RequestMemo memo;
   private final Words words;
   private final Cache<Case, Assessment> assessments =
       Caffeine.newBuilder().maximumSize(MOST_KEPT).build();
 
   SuspectsService(
-      CircuitService circuits, CircuitWords names, Cases cases, EvidenceWords said, Words words) {
+      CircuitService circuits,
+      CircuitWords names,
+      Cases cases,
+      EvidenceWords said,
+      RequestMemo memo,
+      Words words) {
+    this.memo = memo;
     this.circuits = circuits;
     this.names = names;
     this.cases = cases;
@@ -48,7 +56,8 @@ public class SuspectsService {
 
   /** What is suspected on a job now. */
   public Assessment assess(UUID jobId) {
-    return assessments.get(cases.of(jobId), Assessment::of);
+    return memo.of(
+        List.of("assessment", jobId), () -> assessments.get(cases.of(jobId), Assessment::of));
   }
 
   /** The suspects that are worth a line; what was found and measured stands among the sites. */

@@ -25,6 +25,8 @@ class UnbrokenFigures extends AbstractDialect implements IPostProcessorDialect {
   /** Symbols of units that nobody chooses. */
   private static final String OTHERS = "mL|min|s|h|K|mm|m|%|\u00b0C|\u00b0F";
 
+  private static final String SIGNS = "\u00b1\u2264\u2265";
+
   /** A blank between a number and its unit, or before or after \u00b1. */
   private static final Pattern BLANK =
       Pattern.compile(
@@ -58,6 +60,21 @@ class UnbrokenFigures extends AbstractDialect implements IPostProcessorDialect {
   }
 
   static String unbroken(String text) {
+    return !mayHold(text) ? text : replaced(text);
+  }
+
+  /** Whether a blank stands after a digit or a sign: most texts of a page have none. */
+  private static boolean mayHold(String text) {
+    for (int i = text.indexOf(' ', 1); i > 0; i = text.indexOf(' ', i + 1)) {
+      char before = text.charAt(i - 1);
+      if (before >= '0' && before <= '9' || SIGNS.indexOf(before) >= 0) {
+        return true;
+      }
+    }
+    return false;
+  }
+
+  private static String replaced(String text) {
     return BLANK.matcher(text).replaceAll("\u00a0");
   }
 
@@ -84,7 +101,8 @@ class UnbrokenFigures extends AbstractDialect implements IPostProcessorDialect {
     @Override
     public void handleText(IText text) {
       String is = text.getText();
-      String kept = verbatim > 0 ? is : unbroken(is);
+      // a drawing comes whole; what looks like a figure in it is a path
+      String kept = verbatim > 0 || is.startsWith("<svg") ? is : unbroken(is);
       super.handleText(kept.equals(is) ? text : getContext().getModelFactory().createText(kept));
     }
   }

@@ -2,6 +2,7 @@ package gotera.web.pressure;
 
 import gotera.web.pressure.trace.Added;
 import gotera.web.storage.Identifiers;
+import gotera.web.storage.RequestMemo;
 import gotera.web.storage.Write;
 import java.time.Clock;
 import java.util.List;
@@ -15,10 +16,17 @@ import org.springframework.transaction.annotation.Transactional;
 public class Catches {
   private final OpenTests open;
   private final CaughtRecords caught;
+  private final RequestMemo memo;
   private final Identifiers identifiers;
   private final Clock clock;
 
-  Catches(OpenTests open, CaughtRecords caught, Identifiers identifiers, Clock clock) {
+  Catches(
+      OpenTests open,
+      CaughtRecords caught,
+      RequestMemo memo,
+      Identifiers identifiers,
+      Clock clock) {
+    this.memo = memo;
     this.open = open;
     this.caught = caught;
     this.identifiers = identifiers;
@@ -57,8 +65,11 @@ public class Catches {
   /** What was caught during a test, in order. */
   @Transactional(readOnly = true)
   public List<Caught> of(UUID testId) {
-    return caught.findByPressureTestIdAndWithdrawnAtIsNullOrderByWrittenAt(testId).stream()
-        .map(CaughtRecord::caught)
-        .toList();
+    return memo.of(
+        List.of("caught", testId),
+        () ->
+            caught.findByPressureTestIdAndWithdrawnAtIsNullOrderByWrittenAt(testId).stream()
+                .map(CaughtRecord::caught)
+                .toList());
   }
 }

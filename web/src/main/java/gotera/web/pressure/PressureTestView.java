@@ -11,6 +11,7 @@ import gotera.pressure.trace.TraceEvent;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.UUID;
 
 /**
@@ -72,6 +73,23 @@ public record PressureTestView(
   /** This test as one that a later test of the vehicle takes into account. */
   public PastHold past() {
     return new PastHold(id.toString(), startedAt, finishedAt, hold, conditions, trace, result);
+  }
+
+  /**
+   * The same as what is held against a reading that is typed.
+   *
+   * @param now time on its clock now (s)
+   */
+  public RunningTest running(double now) {
+    return new RunningTest(
+        new Where(id, jobId, phase),
+        now,
+        origin(),
+        trace.size() == 0
+            ? OptionalDouble.empty()
+            : OptionalDouble.of(trace.gauge(trace.size() - 1)),
+        hold,
+        writtenLater);
   }
 
   /** Gauge pressure at the start of the hold (kPa). */

@@ -25,6 +25,7 @@ import org.springframework.transaction.annotation.Transactional;
 public class Readings {
   private final OpenTests open;
   private final TestViews views;
+  private final RunningTests running;
   private final PressureTestRecords tests;
   private final TraceStore traces;
   private final TraceReader reader;
@@ -33,16 +34,27 @@ public class Readings {
   Readings(
       OpenTests open,
       TestViews views,
+      RunningTests running,
       PressureTestRecords tests,
       TraceStore traces,
       TraceReader reader,
       Clock clock) {
     this.open = open;
     this.views = views;
+    this.running = running;
     this.tests = tests;
     this.traces = traces;
     this.reader = reader;
     this.clock = clock;
+  }
+
+  /** A test as it is added to; not found where there is none. */
+  public RunningTest running(UUID testId) {
+    return running.of(testId);
+  }
+
+  private double clockOf(PressureTestRecord test) {
+    return Duration.between(test.startedAt, clock.instant()).toMillis() / 1000.0;
   }
 
   /** Adds a reading, and what was done after it. Once this returns, both are durable. */
@@ -68,8 +80,7 @@ public class Readings {
   }
 
   private void happened(PressureTestRecord test, TraceEvent.Kind event, String by) {
-    double now = Duration.between(test.startedAt, clock.instant()).toMillis() / 1000.0;
-    traces.append(test.id, TraceEvent.at(now, event), by);
+    traces.append(test.id, TraceEvent.at(clockOf(test), event), by);
     if (event == TraceEvent.Kind.VALVE_SHUT) {
       recoverFromHigher(test);
     }

@@ -14,6 +14,7 @@ import java.util.UUID;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
 
 /** Reads tests: one that cannot be read is told apart and never stops others. */
 @Component
@@ -23,14 +24,13 @@ class TestViews {
   private final PressureTestRecords tests;
   private final TraceReader traces;
   private final VerdictStore verdicts;
-  private final SealedTests sealed;
+  private final KeptTests kept;
 
-  TestViews(
-      PressureTestRecords tests, TraceReader traces, VerdictStore verdicts, SealedTests sealed) {
+  TestViews(PressureTestRecords tests, TraceReader traces, VerdictStore verdicts, KeptTests kept) {
     this.tests = tests;
     this.traces = traces;
     this.verdicts = verdicts;
-    this.sealed = sealed;
+    this.kept = kept;
   }
 
   /** Tests of a job that nobody put aside, in the order they were begun. */
@@ -68,11 +68,17 @@ class TestViews {
   }
 
   PressureTestView view(PressureTestRecord test) {
-    return sealed
-        .of(test.id)
-        // what was restored from a backup may be another state of the same test
-        .filter(v -> v.finishedAt().equals(Optional.ofNullable(test.finishedAt)))
-        .orElseGet(() -> sealed.keep(read(test)));
+    if (test.finishedAt == null
+        && !TransactionSynchronizationManager.isCurrentTransactionReadOnly()) {
+      // what is being written may be taken back yet
+      return read(test);
+    }
+    // what was restored from a backup may be another state of the same test
+    String state =
+        test.finishedAt == null
+            ? test.hold.hashCode() + " " + test.version + " " + traces.state(test.id)
+            : "sealed " + test.finishedAt;
+    return kept.of(new KeptTests.State(test.id, state), () -> read(test));
   }
 
   private PressureTestView read(PressureTestRecord test) {

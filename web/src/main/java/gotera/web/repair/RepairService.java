@@ -5,6 +5,7 @@ import gotera.web.frame.NotFound;
 import gotera.web.job.JobChanges;
 import gotera.web.job.JobService;
 import gotera.web.storage.Identifiers;
+import gotera.web.storage.RequestMemo;
 import gotera.web.storage.Write;
 import java.time.Clock;
 import java.util.List;
@@ -18,6 +19,7 @@ public class RepairService implements RenewedPlaces {
   private final RepairRecords repairs;
   private final JobService jobs;
   private final JobChanges changes;
+  private final RequestMemo memo;
   private final Identifiers identifiers;
   private final Clock clock;
 
@@ -25,10 +27,12 @@ public class RepairService implements RenewedPlaces {
       RepairRecords repairs,
       JobService jobs,
       JobChanges changes,
+      RequestMemo memo,
       Identifiers identifiers,
       Clock clock) {
     this.jobs = jobs;
     this.changes = changes;
+    this.memo = memo;
     this.repairs = repairs;
     this.identifiers = identifiers;
     this.clock = clock;
@@ -37,9 +41,13 @@ public class RepairService implements RenewedPlaces {
   /** The notes in the order they were written. */
   @Transactional(readOnly = true)
   public List<RepairNote> notes(UUID jobId) {
-    return repairs.findByJobIdAndWithdrawnAtIsNullOrderByWrittenAt(jobId).stream()
-        .map(r -> new RepairNote(r.id, r.joint, r.note, r.renewed, r.writtenAt, r.writtenBy))
-        .toList();
+    return memo.of(
+        List.of("repairs", jobId),
+        () ->
+            repairs.findByJobIdAndWithdrawnAtIsNullOrderByWrittenAt(jobId).stream()
+                .map(
+                    r -> new RepairNote(r.id, r.joint, r.note, r.renewed, r.writtenAt, r.writtenBy))
+                .toList());
   }
 
   /** Takes a note back; it stays in the history. */

@@ -92,7 +92,6 @@ public class Entries {
   }
 
   /** Remembers where an entry led, for whoever sends it again. */
-  @Transactional
   void led(HttpServletRequest request, String to) {
     if (request.getAttribute(CLAIMED) != null && to.length() <= 400) {
       id(request)

@@ -32,7 +32,7 @@ class PressureServiceTests {
   private Readings readings;
   private Sealing sealing;
   private JdbcTemplate database;
-  private SealedTests sealed;
+  private KeptTests kept;
   private UUID test;
 
   @BeforeEach
@@ -41,7 +41,7 @@ class PressureServiceTests {
     readings = beans.of(Readings.class);
     sealing = beans.of(Sealing.class);
     database = beans.of(JdbcTemplate.class);
-    sealed = beans.of(SealedTests.class);
+    kept = beans.of(KeptTests.class);
     UUID job = beans.of(JobService.class).begin("someone");
     HoldSetup hold =
         ((Accepted<HoldSetup>)
@@ -149,7 +149,7 @@ class PressureServiceTests {
     read(10, 110);
     UUID other = tests.begin(job, Phase.SEARCH, tests.require(test).hold(), "digital", "someone");
     database.update("update pressure_test set hold = '{}' where id = ?", test.toString());
-    sealed.clear();
+    kept.clear();
     assertThat(tests.all(job)).extracting(PressureTestView::id).containsExactly(other);
     assertThat(tests.broken(job)).extracting(Broken::id).containsExactly(test);
     tests.discard(test, "someone");
@@ -190,11 +190,11 @@ class PressureServiceTests {
     read(610, 102);
     var before = tests.require(test).result();
     sealing.finish(test);
-    sealed.clear();
+    kept.clear();
     assertThat(tests.require(test).result()).isEqualTo(before);
     // even if the trace behind it were lost, the verdict stands as it was given
     database.update("delete from trace_block where pressure_test_id = ?", test.toString());
-    sealed.clear();
+    kept.clear();
     assertThat(tests.require(test).result()).isEqualTo(before);
     assertThat(before.verdict()).isEqualTo(VerdictKind.LEAK);
   }

@@ -8,8 +8,10 @@ import gotera.web.frame.Pages;
 import gotera.web.pressure.PressureService;
 import gotera.web.pressure.PressureTestView;
 import gotera.web.pressure.Readings;
+import gotera.web.pressure.RunningTest;
 import gotera.web.pressure.Sealing;
 import gotera.web.pressure.TypedReading;
+import gotera.web.pressure.Where;
 import gotera.web.pressure.trace.Added;
 import gotera.web.storage.Identifiers;
 import gotera.web.words.Words;
@@ -59,8 +61,9 @@ class ReadingController {
       Principal principal,
       RedirectAttributes once,
       Model model) {
-    return entered(testId, form, Optional.empty(), figures, principal, once, model)
-        .orElseGet(() -> PressureBench.back(tests.require(testId)));
+    RunningTest test = readings.running(testId);
+    return entered(test, form, Optional.empty(), figures, principal, once, model)
+        .orElseGet(() -> PressureBench.back(test.where()));
   }
 
   @PostMapping("/tests/{testId}/events")
@@ -74,12 +77,13 @@ class ReadingController {
       Model model) {
     TraceEvent.Kind event =
         Worded.of(TraceEvent.Kind.class, kind).orElseThrow(() -> new NotFound("event " + kind));
+    RunningTest running = readings.running(testId);
     Optional<Object> refused =
-        entered(testId, form, Optional.of(event), figures, principal, once, model);
+        entered(running, form, Optional.of(event), figures, principal, once, model);
     if (refused.isPresent()) {
       return refused.get();
     }
-    PressureTestView test = tests.require(testId);
+    Where test = running.where();
     if (event != TraceEvent.Kind.PLACE_SEEN) {
       return PressureBench.back(test);
     }
@@ -97,19 +101,19 @@ class ReadingController {
    * @return the page that says what is wrong; empty where everything was kept
    */
   private Optional<Object> entered(
-      UUID testId,
+      RunningTest test,
       ReadingForm form,
       Optional<TraceEvent.Kind> event,
       Figures figures,
       Principal principal,
       RedirectAttributes once,
       Model model) {
-    PressureTestView test = tests.require(testId);
+    UUID testId = test.where().id();
     FieldProblems problems = new FieldProblems(words);
     Optional<TypedReading> reading =
         event.isPresent() && !form.any()
             ? Optional.empty()
-            : form.read(problems, test, tests.now(test), identifiers.next(), figures);
+            : form.read(problems, test, identifiers.next(), figures);
     if (problems.none()) {
       Added added = readings.add(testId, reading, event, principal.getName());
       if (added == Added.YES) {
@@ -135,11 +139,7 @@ class ReadingController {
 
   /** Where one word of the user's would do, it is offered as one tap. */
   private void offer(
-      ReadingForm form,
-      PressureTestView test,
-      FieldProblems problems,
-      Figures figures,
-      Model model) {
+      ReadingForm form, RunningTest test, FieldProblems problems, Figures figures, Model model) {
     boolean high = problems.sentences().containsKey("gauge");
     boolean later = problems.sentences().containsKey("at");
     // one is asked after the other, and what was said already goes with the form
@@ -150,7 +150,7 @@ class ReadingController {
   }
 
   private boolean understood(
-      ReadingForm form, PressureTestView test, Figures figures, boolean high, boolean later) {
+      ReadingForm form, RunningTest test, Figures figures, boolean high, boolean later) {
     FieldProblems problems = new FieldProblems(words);
     new ReadingForm(
             form.at(),
@@ -160,7 +160,7 @@ class ReadingController {
             high ? "true" : form.confirmed(),
             later ? "true" : form.later(),
             "")
-        .read(problems, test, tests.now(test), test.id(), figures);
+        .read(problems, test, test.where().id(), figures);
     return problems.none();
   }
 
@@ -200,13 +200,14 @@ class ReadingController {
       Principal principal,
       Model model) {
     PressureTestView test = tests.require(testId);
+    RunningTest running = test.running(tests.now(test));
     FieldProblems problems = new FieldProblems(words);
     if (form.at().isEmpty()) {
       problems.add("at", "problem.empty", "", words.say("expect.at"));
     }
     // whoever corrects does it afterwards: a time ahead of the clock is not asked back
     Optional<TypedReading> reading =
-        form.afterwards().read(problems, test, tests.now(test), identifiers.next(), figures);
+        form.afterwards().read(problems, running, identifiers.next(), figures);
     if (reading.isPresent()) {
       Added added =
           readings.correct(testId, block, index, reading.get().reading(), principal.getName());
@@ -215,7 +216,7 @@ class ReadingController {
       }
       refuse(problems, added);
     } else {
-      model.addAttribute("mayCorrect", understood(form, test, figures, true, true));
+      model.addAttribute("mayCorrect", understood(form, running, figures, true, true));
     }
     model.addAttribute("correcting", block + "/" + index);
     model.addAttribute("corrected", form);
@@ -266,7 +267,8 @@ class ReadingController {
     }
     if (form.any()) {
       Optional<Object> refused =
-          entered(testId, form, Optional.empty(), figures, principal, once, model);
+          entered(
+              readings.running(testId), form, Optional.empty(), figures, principal, once, model);
       if (refused.isPresent()) {
         return refused.get();
       }

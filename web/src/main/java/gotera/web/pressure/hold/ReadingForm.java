@@ -7,7 +7,7 @@ import gotera.range.Range;
 import gotera.web.figures.Entry;
 import gotera.web.figures.FieldProblems;
 import gotera.web.figures.Figures;
-import gotera.web.pressure.PressureTestView;
+import gotera.web.pressure.RunningTest;
 import gotera.web.pressure.TypedReading;
 import gotera.web.pressure.trace.Reading;
 import java.time.Duration;
@@ -67,12 +67,11 @@ public record ReadingForm(
   /**
    * Reads the form.
    *
-   * @param now time on the test's clock (s)
    * @param fresh an identifier, where the page made none
    */
   Optional<TypedReading> read(
-      FieldProblems problems, PressureTestView test, double now, UUID fresh, Figures figures) {
-    OptionalDouble seconds = seconds(problems, test, now);
+      FieldProblems problems, RunningTest test, UUID fresh, Figures figures) {
+    OptionalDouble seconds = seconds(problems, test);
     OptionalDouble pressure = pressure(problems, test, figures);
     OptionalDouble celsius =
         problems.celsiusIfTyped("temperature", temperature, figures.units(), Range.COOLANT);
@@ -84,12 +83,12 @@ public record ReadingForm(
             entry().orElse(fresh),
             new Reading(seconds.getAsDouble(), pressure.getAsDouble(), celsius),
             !at.isEmpty(),
-            seconds.getAsDouble() > now + TraceEvent.CLOCKS_APART));
+            seconds.getAsDouble() > test.now() + TraceEvent.CLOCKS_APART));
   }
 
-  private OptionalDouble seconds(FieldProblems problems, PressureTestView test, double now) {
+  private OptionalDouble seconds(FieldProblems problems, RunningTest test) {
     if (at.isEmpty()) {
-      return OptionalDouble.of(now);
+      return OptionalDouble.of(test.now());
     }
     boolean before = at.startsWith("-") || at.startsWith("\u2212");
     Optional<Duration> since =
@@ -103,22 +102,25 @@ public record ReadingForm(
       return OptionalDouble.empty();
     }
     double seconds = test.origin() + (before ? -length : length);
-    if (seconds > now + TraceEvent.CLOCKS_APART && !test.writtenLater() && later.isEmpty()) {
+    if (seconds > test.now() + TraceEvent.CLOCKS_APART && !test.writtenLater() && later.isEmpty()) {
       problems.add(
-          "at", "problem.ahead-of-clock", at, Figures.minutesAndSeconds(now - test.origin()));
+          "at",
+          "problem.ahead-of-clock",
+          at,
+          Figures.minutesAndSeconds(test.now() - test.origin()));
       return OptionalDouble.empty();
     }
     return OptionalDouble.of(seconds);
   }
 
-  private OptionalDouble pressure(FieldProblems problems, PressureTestView test, Figures figures) {
+  private OptionalDouble pressure(FieldProblems problems, RunningTest test, Figures figures) {
     if (!step.isEmpty() && gauge.isEmpty()) {
-      if (test.trace().size() == 0) {
+      if (test.lastGauge().isEmpty()) {
         problems.add("gauge", "problem.no-reading-yet");
         return OptionalDouble.empty();
       }
-      double last = test.trace().gauge(test.trace().size() - 1);
-      double one = test.conditions().gauge().resolution();
+      double last = test.lastGauge().getAsDouble();
+      double one = test.gaugeStep();
       return OptionalDouble.of(
           switch (step) {
             case "quarter" -> last - one;
@@ -131,10 +133,10 @@ public record ReadingForm(
       return typed;
     }
     // whoever reads a vacuum leaves its minus out
-    boolean vacuum = test.conditions().medium() == Medium.VACUUM;
+    boolean vacuum = test.medium() == Medium.VACUUM;
     double kilopascals = vacuum ? -Math.abs(typed.getAsDouble()) : typed.getAsDouble();
-    double limit = test.conditions().limit().pressure().kilopascals();
-    if (test.conditions().limit().isFarExceededBy(kilopascals) && confirmed.isEmpty()) {
+    double limit = test.limit().pressure().kilopascals();
+    if (test.limit().isFarExceededBy(kilopascals) && confirmed.isEmpty()) {
       problems.add(
           "gauge", "problem.above-limit", figures.pressure(kilopascals), figures.pressure(limit));
       return OptionalDouble.empty();

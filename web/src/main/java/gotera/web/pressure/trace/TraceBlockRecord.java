@@ -4,10 +4,12 @@ import jakarta.persistence.Column;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
+import jakarta.persistence.Transient;
 import java.nio.ByteBuffer;
 import java.time.Instant;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
+import org.springframework.data.domain.Persistable;
 
 /**
  * A packed block of readings: for each, time (s), gauge (kPa) and temperature (°C, not a number
@@ -15,7 +17,7 @@ import org.jspecify.annotations.Nullable;
  */
 @Entity
 @Table(name = "trace_block")
-class TraceBlockRecord {
+class TraceBlockRecord implements Persistable<UUID> {
   static final int READING_BYTES = 3 * Double.BYTES;
   static final int MOST_READINGS = 8192;
 
@@ -28,8 +30,16 @@ class TraceBlockRecord {
   byte[] payload;
 
   @Nullable UUID sourceFile;
+
+  /** Time of the first and the last of its readings (s); none in blocks of before. */
+  @Nullable Double firstSeconds;
+
+  @Nullable Double lastSeconds;
   Instant writtenAt;
   String writtenBy;
+
+  /** Whether it is not stored yet. */
+  @Transient private boolean fresh;
 
   @SuppressWarnings("NullAway.Init")
   protected TraceBlockRecord() {}
@@ -42,7 +52,23 @@ class TraceBlockRecord {
     this.payload = new byte[packed.position()];
     this.readings = payload.length / READING_BYTES;
     packed.flip().get(payload);
+    for (int i = 0; i < payload.length; i += READING_BYTES) {
+      double seconds = packed.getDouble(i);
+      firstSeconds = firstSeconds == null ? seconds : Math.min(firstSeconds, seconds);
+      lastSeconds = lastSeconds == null ? seconds : Math.max(lastSeconds, seconds);
+    }
     this.writtenAt = writtenAt;
     this.writtenBy = by;
+    this.fresh = true;
+  }
+
+  @Override
+  public UUID getId() {
+    return id;
+  }
+
+  @Override
+  public boolean isNew() {
+    return fresh;
   }
 }

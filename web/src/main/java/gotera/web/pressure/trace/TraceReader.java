@@ -7,26 +7,66 @@ import gotera.word.Worded;
 import java.nio.ByteBuffer;
 import java.nio.charset.StandardCharsets;
 import java.security.MessageDigest;
+import java.sql.ResultSet;
+import java.sql.SQLException;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HexFormat;
 import java.util.List;
 import java.util.Locale;
+import java.util.Objects;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
 
 /** Reads the traces of tests as they count: what was taken back is left out. */
 @Component
 public class TraceReader {
+  /** What is asked of a trace before a reading is added, in one question. */
+  private static final String TAIL =
+      """
+      select
+        (select b.payload from trace_block b where b.pressure_test_id = t.test and not exists
+          (select 1 from trace_correction c where c.trace_block_id = b.id
+            and c.pressure_test_id = t.test)
+          order by b.last_seconds desc limit 1) as payload,
+        (select b.first_seconds from trace_block b where b.pressure_test_id = t.test and not exists
+          (select 1 from trace_correction c where c.trace_block_id = b.id
+            and c.pressure_test_id = t.test)
+          order by b.first_seconds limit 1) as earliest,
+        (select coalesce(max(b.seq), 0) + 1 from trace_block b
+          where b.pressure_test_id = t.test) as next_seq,
+        (select b.pressure_test_id from trace_block b where b.id = t.entry) as entry_of
+      from (select cast(? as uuid) as test, cast(? as uuid) as entry) t
+      """;
+
+  /** What tells a state of a trace from any other: nothing of it is ever changed or deleted. */
+  private static final String STATE =
+      """
+      select concat_ws(' ',
+        (select b.id from trace_block b where b.pressure_test_id = t.test order by b.seq desc limit 1),
+        (select concat(count(*), max(c.id)) from trace_correction c
+          where c.pressure_test_id = t.test),
+        (select concat_ws('/', count(*), max(e.id), max(e.withdrawn_at)) from trace_event e
+          where e.pressure_test_id = t.test))
+      from (select cast(? as uuid) as test) t
+      """;
+
   private final TraceBlockRecords blocks;
   private final TraceEventRecords events;
   private final TraceCorrectionRecords corrections;
+  private final JdbcTemplate database;
 
   TraceReader(
-      TraceBlockRecords blocks, TraceEventRecords events, TraceCorrectionRecords corrections) {
+      TraceBlockRecords blocks,
+      TraceEventRecords events,
+      TraceCorrectionRecords corrections,
+      JdbcTemplate database) {
+    this.database = database;
     this.blocks = blocks;
     this.events = events;
     this.corrections = corrections;
@@ -80,6 +120,54 @@ public class TraceReader {
 
   public Trace read(UUID testId) {
     return contents(testId).trace();
+  }
+
+  /** What tells this state of a trace from any other. */
+  public String state(UUID testId) {
+    return Objects.requireNonNull(database.queryForObject(STATE, String.class, testId.toString()));
+  }
+
+  /** From where to where the readings that count go; empty where there are none. */
+  public Optional<Span> span(UUID testId) {
+    return tail(testId, testId).span();
+  }
+
+  /** What is known of a trace before an entry is added to it. */
+  Tail tail(UUID testId, UUID entry) {
+    return Objects.requireNonNull(
+        database.queryForObject(
+            TAIL, (row, n) -> tail(testId, row), testId.toString(), entry.toString()));
+  }
+
+  private Tail tail(UUID testId, ResultSet row) throws SQLException {
+    byte[] payload = row.getBytes("payload");
+    return new Tail(
+        payload == null ? Optional.empty() : Optional.of(span(testId, row, payload)),
+        row.getInt("next_seq"),
+        Optional.ofNullable(row.getString("entry_of")).map(UUID::fromString));
+  }
+
+  private Span span(UUID testId, ResultSet row, byte[] payload) throws SQLException {
+    double first = row.getDouble("earliest");
+    if (row.wasNull()) {
+      // a block of before says nothing of itself, so all are read
+      List<Kept> all = contents(testId).readings();
+      Kept last = all.get(all.size() - 1);
+      return new Span(all.get(0).seconds(), last.seconds(), last.gauge());
+    }
+    ByteBuffer packed = ByteBuffer.wrap(payload);
+    double last = Double.NEGATIVE_INFINITY;
+    double gauge = 0;
+    while (packed.remaining() >= TraceBlockRecord.READING_BYTES) {
+      double seconds = packed.getDouble();
+      double kilopascals = packed.getDouble();
+      packed.getDouble();
+      if (seconds >= last) {
+        last = seconds;
+        gauge = kilopascals;
+      }
+    }
+    return new Span(first, last, gauge);
   }
 
   /** Whether the last that was kept came with a file: then undoing asks what to undo. */

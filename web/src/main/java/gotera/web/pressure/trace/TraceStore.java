@@ -9,7 +9,6 @@ import java.time.Clock;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalInt;
 import java.util.UUID;
@@ -51,30 +50,30 @@ public class TraceStore {
    * @param typed whether its time was typed: then it goes where it belongs
    */
   public Added append(UUID testId, UUID entry, Reading reading, boolean typed, String by) {
-    Optional<TraceBlockRecord> already = blocks.findById(entry);
-    if (already.isPresent()) {
-      return already.get().pressureTestId.equals(testId) ? Added.YES : Added.ANOTHER_TEST;
+    Tail tail = reader.tail(testId, entry);
+    if (tail.entryOf().isPresent()) {
+      return tail.entryOf().get().equals(testId) ? Added.YES : Added.ANOTHER_TEST;
     }
-    List<Kept> readings = reader.contents(testId).readings();
     double seconds = reading.seconds();
     Added appended = Added.YES;
-    if (typed && taken(readings, seconds)) {
+    if (typed && taken(reader.contents(testId).readings(), seconds)) {
       return Added.SAME_TIME;
     }
+    Optional<Span> span = tail.span();
     double at = seconds;
-    if (!typed && !readings.isEmpty() && seconds <= last(readings).seconds()) {
-      at = last(readings).seconds() + 1;
-      appended = Added.CLOCK_BACK;
+    if (!typed && span.isPresent() && seconds <= span.get().last()) {
+      // two hands at the same moment follow each other; a clock that went back is told
+      boolean together = span.get().last() - seconds < TraceEvent.SAME_TIME;
+      at = span.get().last() + (together ? TraceEvent.TOLD_APART : TraceEvent.SAME_TIME);
+      appended = together ? Added.YES : Added.CLOCK_BACK;
     }
-    if (tooFar(readings, at)) {
+    if (tooFar(span, at)) {
       return Added.TOO_FAR;
     }
-    save(
-        testId,
-        entry,
-        pack(List.of(new Kept(entry, 0, at, reading.kilopascals(), reading.kelvinless(), false))),
-        null,
-        by);
+    ByteBuffer packed =
+        pack(List.of(new Kept(entry, 0, at, reading.kilopascals(), reading.kelvinless(), false)));
+    blocks.saveAndFlush(
+        new TraceBlockRecord(entry, testId, tail.nextSeq(), packed, clock.instant(), by));
     return appended;
   }
 
@@ -82,14 +81,20 @@ public class TraceStore {
     return readings.stream().anyMatch(r -> Math.abs(r.seconds() - seconds) < TraceEvent.ONE_MOMENT);
   }
 
-  private static boolean tooFar(List<Kept> readings, double seconds) {
-    return !readings.isEmpty()
-        && (!Range.TRACE_LENGTH.holds(Math.abs(seconds - readings.get(0).seconds()))
-            || !Range.TRACE_LENGTH.holds(Math.abs(seconds - last(readings).seconds())));
+  private static boolean tooFar(Optional<Span> span, double seconds) {
+    return span.isPresent()
+        && (!Range.TRACE_LENGTH.holds(Math.abs(seconds - span.get().first()))
+            || !Range.TRACE_LENGTH.holds(Math.abs(seconds - span.get().last())));
   }
 
-  private static Kept last(List<Kept> readings) {
-    return readings.get(readings.size() - 1);
+  private static Optional<Span> span(List<Kept> readings) {
+    return readings.isEmpty()
+        ? Optional.empty()
+        : Optional.of(
+            new Span(
+                readings.get(0).seconds(),
+                readings.get(readings.size() - 1).seconds(),
+                readings.get(readings.size() - 1).gauge()));
   }
 
   /** Appends an event. */
@@ -204,7 +209,7 @@ public class TraceStore {
     if (taken(others, reading.seconds())) {
       return Added.SAME_TIME;
     }
-    if (tooFar(others, reading.seconds())) {
+    if (tooFar(span(others), reading.seconds())) {
       return Added.TOO_FAR;
     }
     replace(testId, block.get(), OptionalInt.of(index), Optional.of(reading), by);
@@ -266,6 +271,6 @@ public class TraceStore {
     TraceBlockRecord block =
         new TraceBlockRecord(id, testId, blocks.nextSeq(testId), packed, clock.instant(), by);
     block.sourceFile = file;
-    blocks.saveAndFlush(Objects.requireNonNull(block));
+    blocks.saveAndFlush(block);
   }
 }

@@ -1,0 +1,50 @@
+package gotera.web.pressure;
+
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
+import java.util.UUID;
+import java.util.function.Supplier;
+import org.springframework.stereotype.Component;
+
+/**
+ * Tests that were read lately, with their verdicts: the pages of a job ask for the same test many
+ * times, and many look at one that runs. A test is kept for one state of what the database holds of
+ * it, so that any process may keep it.
+ */
+@Component
+class KeptTests {
+  /** Readings kept, together: a few tens of megabytes. */
+  private static final long MOST_READINGS = 1_000_000;
+
+  /** A test without readings takes as much room as so many of them. */
+  private static final int BESIDES = 200;
+
+  private final Cache<State, PressureTestView> views =
+      Caffeine.newBuilder()
+          .maximumWeight(MOST_READINGS)
+          .weigher((State state, PressureTestView view) -> BESIDES + view.trace().size())
+          .build();
+
+  /**
+   * A state of a test.
+   *
+   * @param testId the test
+   * @param of everything that tells this state from any other of the same test
+   */
+  record State(UUID testId, String of) {}
+
+  /** The test in a state. */
+  PressureTestView of(State state, Supplier<PressureTestView> read) {
+    PressureTestView known = views.getIfPresent(state);
+    if (known == null) {
+      known = read.get();
+      views.put(state, known);
+    }
+    return known;
+  }
+
+  /** Forgets all. */
+  void clear() {
+    views.invalidateAll();
+  }
+}
