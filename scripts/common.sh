@@ -65,6 +65,23 @@ TEXT
   sql -e 'select 1' >/dev/null || fail "The database does not answer at ${place}. Does it run? (./gotera start)"
 }
 
+# Whether the server of a database's folder lives: the number in its file may be another process's by now.
+database_lives() { # database_lives FOLDER
+  local pid
+  pid=$(cat "$1/pid" 2>/dev/null) && [ -n "$pid" ] \
+    && tr '\0' '\n' 2>/dev/null <"/proc/$pid/cmdline" | grep -qxF -- "--datadir=$1/data"
+}
+
+# Keeps a log from growing without end: what is long goes to .1, what was there to .2, and so on to .3.
+rotate() { # rotate FILE
+  local size
+  size=$(stat -c %s "$1" 2>/dev/null) && [ "$size" -gt 20000000 ] || return 0
+  [ ! -f "$1.2" ] || mv "$1.2" "$1.3"
+  [ ! -f "$1.1" ] || mv "$1.1" "$1.2"
+  # whoever writes goes on in the same file
+  (umask 077 && cp "$1" "$1.1") && : >"$1"
+}
+
 # Builds what is missing or older than its sources: command line and application.
 build() {
   local built=$var/build/done

@@ -27,6 +27,7 @@ import java.util.regex.Pattern;
  * <pre>
  * Load PORT LOGIN PASSWORD CLIENTS SECONDS readings      into one test that it begins
  * Load PORT LOGIN PASSWORD CLIENTS SECONDS get PATH…     pages, one after the other
+ * Load PORT LOGIN PASSWORD 1 TIMES times PATH            a page so many times, with nothing said
  * Load PORT - - CLIENTS SECONDS get PATH…                the same without signing in
  * </pre>
  */
@@ -44,6 +45,14 @@ public final class Load {
     int clients = Integer.parseInt(arguments[3]);
     int seconds = Integer.parseInt(arguments[4]);
     List<String> paths = new ArrayList<>();
+    if (arguments[5].equals("times")) {
+      try (Person one = new Person(port, login, password)) {
+        for (int i = 0; i < seconds; i++) {
+          one.get(arguments[6]);
+        }
+      }
+      return;
+    }
     boolean readings = arguments[5].equals("readings");
     if (readings) {
       try (Person first = new Person(port, login, password)) {

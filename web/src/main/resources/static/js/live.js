@@ -1,21 +1,45 @@
-// What others write in the same job shows here: the page asks whether the job's count moved, and if it
-// did, fetches itself and replaces the parts marked data-live. Forms are never touched.
-const EVERY = 2000;
+// What others write in the same job shows here: the server tells the page that the job's count moved, and the page
+// fetches itself and replaces the parts marked data-live. Forms are never touched. Only a page that is seen listens:
+// a browser holds few connections to one server.
+const AGAIN = 3000;
+const SLOWEST = 60000;
 
-async function look() {
+let source = null;
+let heard = null;
+let pause = AGAIN;
+
+function listen() {
   const page = document.getElementById("page");
-  const address = page && page.dataset.changes;
-  if (!address || document.hidden) {
+  const wanted = page && !document.hidden ? page.dataset.changes || null : null;
+  if (wanted === heard && (!source || source.readyState !== EventSource.CLOSED)) {
     return;
   }
-  const answer = await fetch(address, { headers: { Accept: "text/plain" }, redirect: "error" });
-  if (!answer.ok) {
+  if (source) {
+    source.close();
+    source = null;
+  }
+  heard = wanted;
+  if (!wanted) {
     return;
   }
-  const seq = await answer.text();
-  if (seq !== page.dataset.seq && page === document.getElementById("page")) {
-    await renew(page, seq);
-  }
+  const mine = new EventSource(`${wanted}?seq=${page.dataset.seq}`);
+  source = mine;
+  mine.onopen = () => {
+    pause = AGAIN;
+  };
+  mine.onmessage = (event) => {
+    const now = document.getElementById("page");
+    if (now && now.dataset.changes === wanted && now.dataset.seq !== event.data) {
+      renew(now, event.data).catch(() => {});
+    }
+  };
+  mine.onerror = () => {
+    // the browser asks again by itself, unless it was refused: then later and later
+    if (mine.readyState === EventSource.CLOSED) {
+      setTimeout(listen, pause);
+      pause = Math.min(2 * pause, SLOWEST);
+    }
+  };
 }
 
 async function renew(page, seq) {
@@ -42,6 +66,15 @@ async function renew(page, seq) {
 }
 
 export function startLive() {
-  const again = () => setTimeout(() => look().catch(() => {}).finally(again), EVERY);
-  again();
+  listen();
+  document.addEventListener("visibilitychange", listen);
+  document.addEventListener("htmx:afterSettle", listen);
+  window.addEventListener("pagehide", () => {
+    if (source) {
+      source.close();
+      source = null;
+      heard = null;
+    }
+  });
+  window.addEventListener("pageshow", listen);
 }

@@ -67,6 +67,7 @@ class AccessTests {
             "/jobs/{id}/report/file",
             "/jobs/{id}/report/file.pdf",
             "/letterhead",
+            "/account/second-factor",
             "/workshop",
             "/workshop.csv",
             "/jobs/{id}/repair",
@@ -117,6 +118,9 @@ class AccessTests {
     for (String own :
         List.of(
             "/account/password",
+            "/account/second-factor/begin",
+            "/account/second-factor/confirm",
+            "/account/second-factor/remove",
             "/account/sign-out-elsewhere",
             "/account/units",
             "/jobs/{id}/close",

@@ -70,6 +70,7 @@ class AccessibilityTests {
                   "/waits",
                   "/workshop",
                   "/letterhead",
+                  "/account/second-factor",
                   "/equipment",
                   "/equipment/new?kind=tester"));
       String job = bench.demoJob("Corrie 12");

@@ -139,9 +139,42 @@ class AccountTests {
     assertThat(enters(application)).isFalse();
     application
         .bean(JdbcTemplate.class)
-        .update("update account set locked_until = '2020-01-01' where login = 'counted'");
+        .update(
+            "update sign_in_try set locked_until = '2020-01-01', wrong_at = '2020-01-01'"
+                + " where login = 'counted'");
     wrong(application, 4);
     assertThat(enters(application)).as("counted anew").isTrue();
+    assertThat(seconds(application, 5)).isBetween(1L, 60L);
+    assertThat(seconds(application, 7)).as("longer each time").isBetween(181L, 240L);
+    assertThat(seconds(application, 60)).as("and never longer than").isBetween(3500L, 3600L);
+  }
+
+  /** How long a name must wait after so many wrong tries (s). */
+  private static long seconds(Application.Running application, int tries) {
+    JdbcTemplate database = application.bean(JdbcTemplate.class);
+    database.update(
+        "replace into sign_in_try (login, address, wrong, wrong_at) values ('counted', '127.0.0.1', ?, utc_timestamp(6))",
+        tries - 1);
+    wrong(application, 1);
+    Long left =
+        database.queryForObject(
+            "select timestampdiff(second, utc_timestamp(6), locked_until) from sign_in_try"
+                + " where login = 'counted' and address = '127.0.0.1'",
+            Long.class);
+    return left == null ? 0 : left;
+  }
+
+  /** Whoever types a colleague's name wrong from elsewhere keeps no one out. */
+  @Test
+  void wrongTriesElsewhereLockNobodyOutHere(Application.Running application) {
+    application.bean(AccountService.class).put("neighbour", "Neighbour", OLD, Role.TECHNICIAN);
+    application
+        .bean(JdbcTemplate.class)
+        .update(
+            "replace into sign_in_try (login, address, wrong, wrong_at, locked_until) values"
+                + " ('neighbour', '10.0.0.9', 9, utc_timestamp(6), utc_timestamp(6) + interval 1 hour)");
+    assertThat(new Http(application.address()).signIn("neighbour", OLD).location())
+        .doesNotEndWith("?error");
   }
 
   private static void wrong(Application.Running application, int times) {

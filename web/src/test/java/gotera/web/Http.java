@@ -16,6 +16,7 @@ import java.util.Map;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** Someone with a session but without a browser; follows no redirect. */
 final class Http {
@@ -209,9 +210,45 @@ final class Http {
         .POST(HttpRequest.BodyPublishers.ofString(body));
   }
 
+  /** The text of an answer; of one that goes on nothing is waited for. */
+  private static HttpResponse.BodySubscriber<String> body(HttpResponse.ResponseInfo info) {
+    boolean goesOn =
+        info.headers().firstValue("Content-Type").orElse("").startsWith("text/event-stream");
+    return goesOn
+        ? HttpResponse.BodySubscribers.mapping(
+            HttpResponse.BodySubscribers.ofInputStream(),
+            in -> {
+              try (in) {
+                return "";
+              } catch (IOException e) {
+                throw new UncheckedIOException(e);
+              }
+            })
+        : HttpResponse.BodySubscribers.ofString(StandardCharsets.UTF_8);
+  }
+
+  /** An answer that goes on, line by line; whoever closes it leaves. */
+  Stream<String> lines(String path) {
+    try {
+      HttpResponse<Stream<String>> response =
+          client.send(
+              request(path).GET().timeout(Duration.ofMinutes(2)).build(),
+              HttpResponse.BodyHandlers.ofLines());
+      if (response.statusCode() != 200) {
+        throw new AssertionError("status " + response.statusCode() + " of " + path);
+      }
+      return response.body();
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw new IllegalStateException(e);
+    }
+  }
+
   private Answer send(HttpRequest request) {
     try {
-      HttpResponse<String> response = client.send(request, HttpResponse.BodyHandlers.ofString());
+      HttpResponse<String> response = client.send(request, Http::body);
       return new Answer(
           response.statusCode(),
           response.headers().firstValue("Location").orElse(""),

@@ -73,6 +73,7 @@ class ScreenTests {
                     "/waits",
                     "/workshop",
                     "/letterhead",
+                    "/account/second-factor",
                     "/equipment",
                     "/phone"));
         String job = bench.demoJob("Corrie 12");

@@ -50,7 +50,23 @@ final class Server implements AutoCloseable {
 
   /** Database and application, both started again whenever one dies. */
   static Server supervised(Path folder, Map<String, String> settings) {
-    List<String> command = new ArrayList<>();
+    return supervised(List.of(), folder, settings);
+  }
+
+  /** The same on a disk of its own of so many megabytes, which nobody but the two sees. */
+  static Server onSmallDisk(Path folder, int megabytes, Map<String, String> settings) {
+    String mount = "mount -t tmpfs -o size=" + megabytes + "m tmpfs \"$0\" && exec \"$@\"";
+    return supervised(
+        List.of("unshare", "-rm", "bash", "-c", mount, folder.toString()), folder, settings);
+  }
+
+  /** A folder as its processes see it. */
+  Path seen(Path folder) {
+    return Path.of("/proc/" + process.pid() + "/root" + folder);
+  }
+
+  private static Server supervised(List<String> within, Path folder, Map<String, String> settings) {
+    List<String> command = new ArrayList<>(within);
     command.add(Script.path("supervise"));
     command.add(folder.toString());
     command.add(folder.resolve("application.log").toString());

@@ -22,8 +22,6 @@ class AccountRecord {
   String role;
   boolean enabled = true;
   @NotAudited String units = "kpa-litre-celsius";
-  @NotAudited int wrongPasswords;
-  @NotAudited @Nullable Instant lockedUntil;
   @Nullable Instant passwordChangedAt;
   @Version @Nullable Integer version;
 

@@ -5,17 +5,12 @@ import gotera.web.figures.ChosenUnits;
 import gotera.web.frame.NotFound;
 import gotera.web.storage.Identifiers;
 import java.time.Clock;
-import java.time.Duration;
-import java.time.Instant;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
-import org.springframework.context.event.EventListener;
 import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.jdbc.core.JdbcTemplate;
-import org.springframework.security.authentication.event.AuthenticationFailureBadCredentialsEvent;
-import org.springframework.security.authentication.event.AuthenticationSuccessEvent;
 import org.springframework.security.core.userdetails.User;
 import org.springframework.security.core.userdetails.UserDetails;
 import org.springframework.security.core.userdetails.UserDetailsService;
@@ -27,17 +22,12 @@ import org.springframework.transaction.annotation.Transactional;
 /** Accounts: creating and changing them, and finding the one that signs in. */
 @Service
 public class AccountService implements UserDetailsService, ChosenUnits {
-  /** Wrong passwords in a row before an account is locked (our judgement, untested). */
-  private static final int MOST_WRONG = 5;
-
-  /** How long it is locked (our judgement, untested). */
-  private static final Duration LOCKED = Duration.ofMinutes(5);
-
   private final AccountRecords accounts;
   private final PasswordEncoder passwords;
   private final Identifiers identifiers;
   private final Clock clock;
   private final AccountSessions sessions;
+  private final SignInTries tries;
   private final JdbcTemplate database;
 
   AccountService(
@@ -46,9 +36,11 @@ public class AccountService implements UserDetailsService, ChosenUnits {
       Identifiers identifiers,
       Clock clock,
       AccountSessions sessions,
+      SignInTries tries,
       JdbcTemplate database) {
     this.database = database;
     this.sessions = sessions;
+    this.tries = tries;
     this.accounts = accounts;
     this.passwords = passwords;
     this.identifiers = identifiers;
@@ -66,27 +58,11 @@ public class AccountService implements UserDetailsService, ChosenUnits {
         .password(account.passwordHash)
         .roles(account.role)
         .disabled(!account.enabled)
-        .accountLocked(account.lockedUntil != null && account.lockedUntil.isAfter(clock.instant()))
         .build();
   }
 
-  /** A wrong password: after {@value #MOST_WRONG} in a row the account is locked for a while. */
-  @EventListener
-  @Transactional
-  public void on(AuthenticationFailureBadCredentialsEvent wrong) {
-    Instant now = clock.instant();
-    accounts.countWrongPassword(
-        normal(wrong.getAuthentication().getName()), MOST_WRONG, now, now.plus(LOCKED));
-  }
-
-  /** The right password forgets the wrong ones. */
-  @EventListener
-  @Transactional
-  public void on(AuthenticationSuccessEvent right) {
-    accounts.forgetWrongPasswords(normal(right.getAuthentication().getName()));
-  }
-
-  private static String normal(String login) {
+  /** A name as it is kept. */
+  static String normal(String login) {
     return login.strip().toLowerCase(Locale.ROOT);
   }
 
@@ -165,6 +141,15 @@ public class AccountService implements UserDetailsService, ChosenUnits {
     return true;
   }
 
+  /** Whether a password is an account's. */
+  @Transactional(readOnly = true)
+  public boolean knows(String login, String password) {
+    return accounts
+        .findByLogin(login)
+        .filter(a -> passwords.matches(password, a.passwordHash))
+        .isPresent();
+  }
+
   /** Gives an account its password; makes it if it is not there. For the demonstration. */
   @Transactional
   public void put(String login, String name, String password, Role role) {
@@ -180,8 +165,7 @@ public class AccountService implements UserDetailsService, ChosenUnits {
   private void setPassword(AccountRecord account, String password) {
     account.passwordHash = encoded(password);
     account.passwordChangedAt = clock.instant();
-    account.wrongPasswords = 0;
-    account.lockedUntil = null;
+    tries.forget(account.login);
   }
 
   private AccountRecord record(UUID id) {
@@ -195,7 +179,7 @@ public class AccountService implements UserDetailsService, ChosenUnits {
         a.name,
         Role.valueOf(a.role),
         a.enabled,
-        a.lockedUntil != null && a.lockedUntil.isAfter(clock.instant()),
+        tries.waits(a.login),
         a.version == null ? 0 : a.version);
   }
 

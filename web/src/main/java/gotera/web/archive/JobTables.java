@@ -79,10 +79,12 @@ final class JobTables {
           "job_summary",
           "letterhead",
           "repair_price",
+          "recovery_code",
           "report_link",
           "report_link_history",
           "revision",
           "shop_rate",
+          "sign_in_try",
           "workshop_choice");
 
   private JobTables() {}

@@ -3,25 +3,28 @@ package gotera.web.job;
 import gotera.web.figures.Figures;
 import gotera.web.history.HistorySource;
 import gotera.web.history.HistorySource.HistoryEntry;
+import jakarta.servlet.http.HttpServletResponse;
 import java.util.Comparator;
 import java.util.List;
 import java.util.UUID;
+import org.springframework.http.MediaType;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
-import org.springframework.web.bind.annotation.ResponseBody;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 
 /** Who did what when in a job, and whether anyone did since. */
 @Controller
 class HistoryController {
   private final JobService jobs;
-  private final JobChanges changes;
+  private final JobWatch watch;
   private final List<HistorySource> sources;
 
-  HistoryController(JobService jobs, JobChanges changes, List<HistorySource> sources) {
+  HistoryController(JobService jobs, JobWatch watch, List<HistorySource> sources) {
     this.jobs = jobs;
-    this.changes = changes;
+    this.watch = watch;
     this.sources = sources;
   }
 
@@ -42,9 +45,15 @@ class HistoryController {
     return "job/history";
   }
 
-  @GetMapping(value = "/jobs/{id}/changes", produces = "text/plain")
-  @ResponseBody
-  String changes(@PathVariable UUID id) {
-    return Long.toString(changes.of(id));
+  /** Tells an open page whenever somebody wrote to its job (server-sent events). */
+  @GetMapping(value = "/jobs/{id}/changes", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
+  SseEmitter changes(
+      @PathVariable UUID id,
+      @RequestParam(defaultValue = "0") long seq,
+      HttpServletResponse answer) {
+    jobs.require(id);
+    // a proxy that gathers an answer before it passes it on would keep the news back
+    answer.setHeader("X-Accel-Buffering", "no");
+    return watch.watch(id, seq);
   }
 }

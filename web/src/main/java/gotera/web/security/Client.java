@@ -16,6 +16,12 @@ final class Client {
         : "account " + who.getName();
   }
 
+  /** Whether somebody is signed in. */
+  static boolean isKnown() {
+    Authentication who = SecurityContextHolder.getContext().getAuthentication();
+    return who != null && !(who instanceof AnonymousAuthenticationToken);
+  }
+
   static String address(HttpServletRequest request) {
     return "address " + request.getRemoteAddr();
   }

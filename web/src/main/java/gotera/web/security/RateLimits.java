@@ -10,6 +10,8 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.time.Duration;
+import java.util.Optional;
+import java.util.concurrent.atomic.AtomicInteger;
 import org.springframework.http.MediaType;
 import org.springframework.web.filter.OncePerRequestFilter;
 
@@ -21,12 +23,19 @@ import org.springframework.web.filter.OncePerRequestFilter;
 final class RateLimits extends OncePerRequestFilter {
   private static final long MOST_SENDERS = 20_000;
 
-  /** What is limited. */
-  /** Largest body that anyone may send by a link (bytes) (our judgement: one photograph). */
-  private static final long OF_ANYONE = 13L * 1024 * 1024;
+  /** Largest file that anyone may send by a link (bytes) (our judgement: one photograph). */
+  private static final long FILE_OF_ANYONE = 13L * 1024 * 1024;
 
+  /** Largest form that anyone may send (bytes) (our judgement: many times what one holds). */
+  private static final long FORM_OF_ANYONE = 64L * 1024;
+
+  /** Bodies that one address may be sending at once (our judgement): each holds a thread. */
+  static final int BODIES_AT_ONCE = 24;
+
+  /** What is limited. */
   enum Kind {
     SIGN_IN,
+    LINK,
     ENTRY,
     UPLOAD
   }
@@ -40,6 +49,12 @@ final class RateLimits extends OncePerRequestFilter {
           .expireAfterAccess(Duration.ofMinutes(5))
           .build();
 
+  private final Cache<String, AtomicInteger> bodies =
+      Caffeine.newBuilder()
+          .maximumSize(MOST_SENDERS)
+          .expireAfterAccess(Duration.ofMinutes(30))
+          .build();
+
   RateLimits(LimitProperties limits) {
     this.limits = limits;
   }
@@ -48,13 +63,53 @@ final class RateLimits extends OncePerRequestFilter {
   protected void doFilterInternal(
       HttpServletRequest request, HttpServletResponse response, FilterChain chain)
       throws ServletException, IOException {
-    if (path(request).startsWith("/diary/")
-        && request.getMethod().equals("POST")
-        && (request.getContentLengthLong() < 0 || request.getContentLengthLong() > OF_ANYONE)) {
-      // read no more of a stranger's body than a photograph
-      response.sendError(HttpServletResponse.SC_REQUEST_ENTITY_TOO_LARGE);
+    if (!hasBody(request)) {
+      limited(request, response, chain);
       return;
     }
+    Optional<Integer> refused = tooMuchOfAStranger(request);
+    if (refused.isPresent()) {
+      // what was not read is not waited for
+      response.setHeader("Connection", "close");
+      response.sendError(refused.get());
+      return;
+    }
+    AtomicInteger sending = bodies.get(request.getRemoteAddr(), a -> new AtomicInteger());
+    if (sending.incrementAndGet() > BODIES_AT_ONCE) {
+      sending.decrementAndGet();
+      response.setHeader("Connection", "close");
+      Refusal.MANY.write(response, 1);
+      return;
+    }
+    try {
+      limited(request, response, chain);
+    } finally {
+      sending.decrementAndGet();
+    }
+  }
+
+  private static boolean hasBody(HttpServletRequest request) {
+    return !request.getMethod().equals("GET") && !request.getMethod().equals("HEAD");
+  }
+
+  /** Why what a stranger sends is not read, if it is not. */
+  private static Optional<Integer> tooMuchOfAStranger(HttpServletRequest request) {
+    if (Client.isKnown()) {
+      return Optional.empty();
+    }
+    boolean diary = path(request).startsWith("/diary/");
+    if (isUpload(request) && !diary) {
+      return Optional.of(HttpServletResponse.SC_UNAUTHORIZED);
+    }
+    long length = request.getContentLengthLong();
+    boolean chunked = request.getHeader("Transfer-Encoding") != null;
+    return chunked || length > (diary ? FILE_OF_ANYONE : FORM_OF_ANYONE)
+        ? Optional.of(HttpServletResponse.SC_REQUEST_ENTITY_TOO_LARGE)
+        : Optional.empty();
+  }
+
+  private void limited(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+      throws ServletException, IOException {
     Sender sender = sender(request);
     if (sender != null) {
       ConsumptionProbe probe =
@@ -77,24 +132,27 @@ final class RateLimits extends OncePerRequestFilter {
   private static @org.jspecify.annotations.Nullable Sender sender(HttpServletRequest request) {
     String path = path(request);
     boolean post = request.getMethod().equals("POST");
-    if ((post && (path.equals("/sign-in") || path.equals("/first-account")))
-        || path.startsWith("/report/")
-        || path.startsWith("/quote/")
-        || path.startsWith("/diary/")) {
+    if (post && (path.equals("/sign-in") || path.equals("/first-account"))) {
       return new Sender(Kind.SIGN_IN, Client.address(request));
+    }
+    if (path.startsWith("/report/") || path.startsWith("/quote/") || path.startsWith("/diary/")) {
+      return new Sender(Kind.LINK, Client.address(request));
     }
     if (!post) {
       return null;
     }
+    return new Sender(isUpload(request) ? Kind.UPLOAD : Kind.ENTRY, Client.of(request));
+  }
+
+  private static boolean isUpload(HttpServletRequest request) {
     String type = request.getContentType();
-    boolean upload = type != null && type.startsWith(MediaType.MULTIPART_FORM_DATA_VALUE);
-    return new Sender(upload ? Kind.UPLOAD : Kind.ENTRY, Client.of(request));
+    return type != null && type.startsWith(MediaType.MULTIPART_FORM_DATA_VALUE);
   }
 
   private Bucket bucket(Kind kind) {
     int most =
         switch (kind) {
-          case SIGN_IN -> limits.signInsPerMinute();
+          case SIGN_IN, LINK -> limits.signInsPerMinute();
           case ENTRY -> limits.entriesPerMinute();
           case UPLOAD -> limits.uploadsPerMinute();
         };

@@ -13,6 +13,7 @@ import org.springframework.context.annotation.Configuration;
 import org.springframework.core.Ordered;
 import org.springframework.http.HttpMethod;
 import org.springframework.security.access.AccessDeniedException;
+import org.springframework.security.authentication.AuthenticationDetailsSource;
 import org.springframework.security.authorization.AuthorizationEventPublisher;
 import org.springframework.security.authorization.SpringAuthorizationEventPublisher;
 import org.springframework.security.config.Customizer;
@@ -22,8 +23,8 @@ import org.springframework.security.crypto.factory.PasswordEncoderFactories;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.access.AccessDeniedHandlerImpl;
-import org.springframework.security.web.authentication.UsernamePasswordAuthenticationFilter;
 import org.springframework.security.web.context.SecurityContextHolderFilter;
+import org.springframework.security.web.csrf.CsrfFilter;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
 
 /**
@@ -78,12 +79,18 @@ class SecurityConfiguration {
   };
 
   @Bean
-  SecurityFilterChain security(HttpSecurity http, LimitProperties limits, Clock clock)
+  SecurityFilterChain security(
+      HttpSecurity http,
+      LimitProperties limits,
+      Clock clock,
+      AuthenticationDetailsSource<HttpServletRequest, ?> details)
       throws Exception {
     return http.authorizeHttpRequests(
             requests ->
                 requests
-                    .dispatcherTypeMatchers(DispatcherType.ERROR, DispatcherType.FORWARD)
+                    // an answer that goes on was allowed when it began
+                    .dispatcherTypeMatchers(
+                        DispatcherType.ERROR, DispatcherType.FORWARD, DispatcherType.ASYNC)
                     .permitAll()
                     .requestMatchers(ANYONE)
                     .permitAll()
@@ -101,7 +108,12 @@ class SecurityConfiguration {
                     .hasAnyRole("TECHNICIAN", "LEAD")
                     .anyRequest()
                     .denyAll())
-        .formLogin(form -> form.loginPage("/sign-in").loginProcessingUrl("/sign-in").permitAll())
+        .formLogin(
+            form ->
+                form.loginPage("/sign-in")
+                    .loginProcessingUrl("/sign-in")
+                    .authenticationDetailsSource(details)
+                    .permitAll())
         .logout(out -> out.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?out"))
         .headers(
             headers ->
@@ -119,7 +131,8 @@ class SecurityConfiguration {
         .csrf(Customizer.withDefaults())
         .exceptionHandling(e -> e.accessDeniedHandler(SecurityConfiguration::refused))
         .addFilterBefore(new SessionAge(clock), SecurityContextHolderFilter.class)
-        .addFilterBefore(new RateLimits(limits), UsernamePasswordAuthenticationFilter.class)
+        // before anything reads what is sent
+        .addFilterBefore(new RateLimits(limits), CsrfFilter.class)
         .build();
   }
 
@@ -138,9 +151,9 @@ class SecurityConfiguration {
   }
 
   @Bean
-  FilterRegistrationBean<StorageGone> storageGone() {
+  FilterRegistrationBean<StorageGone> storageGone(DiskProperties disk) {
     FilterRegistrationBean<StorageGone> registration =
-        new FilterRegistrationBean<>(new StorageGone());
+        new FilterRegistrationBean<>(new StorageGone(new DiskRoom(disk)));
     // before the sessions, which live in the database
     registration.setOrder(Ordered.HIGHEST_PRECEDENCE + 1);
     return registration;

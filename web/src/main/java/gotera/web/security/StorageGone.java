@@ -26,14 +26,33 @@ final class StorageGone extends OncePerRequestFilter {
   /** What the connection pool says of a connection that broke while it was used. */
   private static final String CLOSED = "Connection is closed";
 
+  /** Who signs in to read, or out, writes little: that much is kept free. */
+  private static final Set<String> NEEDED = Set.of("/sign-in", "/sign-out");
+
+  private static final Set<String> READING = Set.of("GET", "HEAD", "OPTIONS");
+
+  private final DiskRoom room;
+
+  StorageGone(DiskRoom room) {
+    this.room = room;
+  }
+
   @Override
   protected void doFilterInternal(
       HttpServletRequest request, HttpServletResponse response, FilterChain chain)
       throws ServletException, IOException {
+    if (!READING.contains(request.getMethod())
+        && !NEEDED.contains(request.getRequestURI())
+        && !room.isEnough()) {
+      Refusal.DISK.write(response, RETRY_SECONDS);
+      return;
+    }
     try {
       chain.doFilter(request, response);
     } catch (ServletException | IOException | RuntimeException e) {
-      Optional<Refusal> refusal = refusal(e);
+      // a database that is gone while there is no room is gone because of that
+      Optional<Refusal> refusal =
+          refusal(e).map(r -> r == Refusal.DATABASE && !room.isEnough() ? Refusal.DISK : r);
       if (refusal.isEmpty()) {
         throw e;
       }

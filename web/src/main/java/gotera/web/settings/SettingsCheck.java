@@ -17,6 +17,7 @@ import org.springframework.core.env.PropertySource;
 /** Checks the configuration before anything starts, and names all its faults together. */
 public final class SettingsCheck
     implements ApplicationListener<ApplicationEnvironmentPreparedEvent> {
+  private static final int MOST_RESERVED = 999_999;
   private static final String OURS = "gotera.";
 
   /**
@@ -36,6 +37,12 @@ public final class SettingsCheck
               v -> v.matches("jdbc:mariadb://[^/\\s]+:\\d+/\\w+(\\?\\S*)?")),
           new Setting("gotera.database.user", "a name", v -> !v.isBlank()),
           new Setting("gotera.database.password", "any text", v -> true),
+          new Setting(
+              "gotera.disk.database-folder", "empty, or a folder of this machine", v -> true),
+          new Setting(
+              "gotera.disk.reserve-megabytes",
+              "a number from 1 to 999999",
+              v -> v.isEmpty() || number(v) >= 1 && number(v) <= MOST_RESERVED),
           new Setting(
               "gotera.address",
               "empty, or http(s)://HOST:PORT",
@@ -58,6 +65,10 @@ public final class SettingsCheck
               "gotera.demo.password",
               "empty, or at least 8 characters",
               v -> v.isEmpty() || v.length() >= 8),
+          new Setting(
+              "gotera.second-factor.of",
+              "nobody, leads or everyone",
+              v -> v.matches("|nobody|leads|everyone")),
           new Setting(
               "gotera.limits.sign-ins-per-minute", "a number from 1", SettingsCheck::positive),
           new Setting(

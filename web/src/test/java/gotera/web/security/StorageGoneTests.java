@@ -52,7 +52,7 @@ class StorageGoneTests {
   @Test
   void aRedirectThatWasSentStays() throws Exception {
     MockHttpServletResponse response = new MockHttpServletResponse();
-    new StorageGone()
+    new StorageGone(new DiskRoom(new DiskProperties("", 1)))
         .doFilter(
             new MockHttpServletRequest("POST", "/tests/1/readings"),
             response,
@@ -65,7 +65,7 @@ class StorageGoneTests {
 
   @Test
   void aPageThatBrokeOffIsNotPassedForWhole() {
-    StorageGone filter = new StorageGone();
+    StorageGone filter = new StorageGone(new DiskRoom(new DiskProperties("", 1)));
     MockHttpServletRequest request = new MockHttpServletRequest("GET", "/");
     assertThatThrownBy(
             () ->
