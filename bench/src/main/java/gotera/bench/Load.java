@@ -28,6 +28,8 @@ import java.util.regex.Pattern;
  * Load PORT LOGIN PASSWORD CLIENTS SECONDS readings      into one test that it begins
  * Load PORT LOGIN PASSWORD CLIENTS SECONDS get PATH…     pages, one after the other
  * Load PORT LOGIN PASSWORD 1 TIMES times PATH            a page so many times, with nothing said
+ * Load PORT LOGIN PASSWORD 1 1 job VEHICLE               where its job is
+ * Load PORT - - 1 1 style                                where the style is
  * Load PORT - - CLIENTS SECONDS get PATH…                the same without signing in
  * </pre>
  */
@@ -50,6 +52,16 @@ public final class Load {
         for (int i = 0; i < seconds; i++) {
           one.get(arguments[6]);
         }
+      }
+      return;
+    }
+    if (arguments[5].equals("job") || arguments[5].equals("style")) {
+      boolean job = arguments[5].equals("job");
+      try (Person one = new Person(port, login, password)) {
+        String page = one.get(job ? "/?q=" + Person.encoded(arguments[6]) : "/sign-in").text();
+        Matcher found =
+            Pattern.compile(job ? "/jobs/[0-9a-f-]{36}" : "/[^\"]*\\.css").matcher(page);
+        System.out.println(found.find() ? found.group() : "");
       }
       return;
     }

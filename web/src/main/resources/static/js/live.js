@@ -43,7 +43,7 @@ function listen() {
 }
 
 async function renew(page, seq) {
-  const answer = await fetch(location.href, { headers: { Accept: "text/html" }, redirect: "error" });
+  const answer = await fetch(location.href, { headers: { Accept: "text/html", "Gotera-Renews": "true" }, redirect: "error" });
   if (!answer.ok) {
     return;
   }

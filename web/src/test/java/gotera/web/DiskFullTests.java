@@ -85,6 +85,7 @@ class DiskFullTests {
       server.until("the hold goes on", () -> status(technician, begun.test()) == 302);
       double seconds = (System.nanoTime() - freed) / 1e9;
       System.out.printf("disk freed, the hold went on after %.1f s%n", seconds);
+      assertThat(seconds).as("by itself, soon").isLessThan(30);
       enter(technician, begun.test(), 10);
       assertThat(stored(server)).as("acknowledged and stored").isEqualTo(acknowledged.size());
     } finally {

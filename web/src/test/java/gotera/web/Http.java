@@ -78,6 +78,11 @@ final class Http {
   }
 
   /** Reads a page and takes the token of its forms. */
+  /** With a header of its own. */
+  Answer get(String path, String header, String value) {
+    return send(request(path).GET().header(header, value).build());
+  }
+
   Answer get(String path) {
     Answer answer = send(request(path).GET().build());
     Matcher matcher = TOKEN.matcher(answer.text());

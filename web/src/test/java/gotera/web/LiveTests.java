@@ -50,6 +50,18 @@ class LiveTests {
     assertThat(here.get(job + "/changes?seq=many").status()).isEqualTo(400);
   }
 
+  /** What is said once is not taken away by a page that renews its parts at the same moment. */
+  @Test
+  void whatIsSaidOnceIsForThePageThatTheEntryLeadsTo(Application.Running application) {
+    Http here = Http.signedIn(application.address(), "bench", Application.PASSWORD);
+    String job = here.begin().job();
+    assertThat(here.post(job + "/report-links", Map.of()).status()).isEqualTo(302);
+    assertThat(here.get(job + "/hand-over", "Gotera-Renews", "true").text())
+        .doesNotContain("Shown once");
+    assertThat(here.get(job + "/hand-over").text()).contains("Shown once");
+    assertThat(here.get(job + "/hand-over").text()).doesNotContain("Shown once");
+  }
+
   /** Three hundred open pages take no hand from those who work. */
   @Test
   void manyListenAndWorkGoesOn(Application.Running application) {

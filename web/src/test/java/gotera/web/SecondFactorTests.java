@@ -56,11 +56,11 @@ class SecondFactorTests {
       bench.click("Set it up");
       secret = bench.text("#secret").replace(" ", "");
       bench.fill("Code", "000 000");
-      bench.click("Keep it");
+      bench.click("Save it");
       bench.shows("#code-problem", "not the code shown now");
       assertThat(bench.text("#secret").replace(" ", "")).as("the same key").isEqualTo(secret);
       bench.fill("Code", code(secret, 0));
-      bench.click("Keep it");
+      bench.click("Save it");
       bench.shows("#set", "Recovery codes left: 10");
       recovery = bench.page.locator("#recovery code").allInnerTexts();
       assertThat(recovery).hasSize(10);

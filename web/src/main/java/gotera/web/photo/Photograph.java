@@ -1,9 +1,10 @@
 package gotera.web.photo;
 
-import com.drew.imaging.ImageMetadataReader;
-import com.drew.imaging.ImageProcessingException;
+import com.drew.imaging.jpeg.JpegMetadataReader;
+import com.drew.imaging.jpeg.JpegProcessingException;
 import com.drew.metadata.exif.ExifDirectoryBase;
 import com.drew.metadata.exif.ExifIFD0Directory;
+import com.drew.metadata.exif.ExifReader;
 import java.awt.Color;
 import java.awt.Graphics2D;
 import java.awt.RenderingHints;
@@ -13,6 +14,7 @@ import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.util.Iterator;
+import java.util.List;
 import java.util.Optional;
 import javax.imageio.IIOImage;
 import javax.imageio.ImageIO;
@@ -33,6 +35,9 @@ import javax.imageio.stream.ImageInputStream;
 public record Photograph(byte[] jpeg, int width, int height) {
   /** Longest side kept (px); our judgement: enough to see a bead. */
   private static final int LONGEST_SIDE = 1600;
+
+  /** How a camera is held usually, as in EXIF. */
+  private static final int UPRIGHT = 1;
 
   /** Longest side on paper (px): 80 mm at 200 dots an inch (our judgement). */
   private static final int PRINTED_SIDE = 640;
@@ -79,8 +84,12 @@ public record Photograph(byte[] jpeg, int width, int height) {
       while (readers.hasNext()) {
         ImageReader reader = readers.next();
         String format = reader.getFormatName().toLowerCase(java.util.Locale.ROOT);
-        if (format.equals("jpeg") || format.equals("png")) {
+        if (format.equals("jpeg")) {
           return read(reader, stream, orientation(upload));
+        }
+        if (format.equals("png")) {
+          // what a PNG says of itself may unpack to anything, and cameras write none
+          return read(reader, stream, UPRIGHT);
         }
       }
       return Outcome.of(Problem.NO_PICTURE);
@@ -135,18 +144,19 @@ public record Photograph(byte[] jpeg, int width, int height) {
   private static int orientation(byte[] upload) throws IOException {
     try {
       ExifIFD0Directory exif =
-          ImageMetadataReader.readMetadata(new ByteArrayInputStream(upload))
+          JpegMetadataReader.readMetadata(
+                  new ByteArrayInputStream(upload), List.of(new ExifReader()))
               .getFirstDirectoryOfType(ExifIFD0Directory.class);
       Integer turn = exif == null ? null : exif.getInteger(ExifDirectoryBase.TAG_ORIENTATION);
-      return turn == null || turn < 1 || turn > 8 ? 1 : turn;
-    } catch (ImageProcessingException e) {
-      return 1; // a picture without readable notes about itself is shown as it is
+      return turn == null || turn < UPRIGHT || turn > 8 ? UPRIGHT : turn;
+    } catch (JpegProcessingException e) {
+      return UPRIGHT; // a picture without readable notes about itself is shown as it is
     }
   }
 
   /** The picture as it was seen: turned and mirrored by its EXIF orientation. */
   private static BufferedImage upright(BufferedImage picture, int turn) {
-    if (turn == 1) {
+    if (turn == UPRIGHT) {
       return picture;
     }
     int width = picture.getWidth();

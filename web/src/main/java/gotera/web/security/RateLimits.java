@@ -67,18 +67,15 @@ final class RateLimits extends OncePerRequestFilter {
       limited(request, response, chain);
       return;
     }
-    Optional<Integer> refused = tooMuchOfAStranger(request);
+    Optional<Refusal> refused = tooMuchOfAStranger(request);
     if (refused.isPresent()) {
-      // what was not read is not waited for
-      response.setHeader("Connection", "close");
-      response.sendError(refused.get());
+      refused.get().write(response, 1);
       return;
     }
     AtomicInteger sending = bodies.get(request.getRemoteAddr(), a -> new AtomicInteger());
     if (sending.incrementAndGet() > BODIES_AT_ONCE) {
       sending.decrementAndGet();
-      response.setHeader("Connection", "close");
-      Refusal.MANY.write(response, 1);
+      Refusal.BUSY.write(response, 1);
       return;
     }
     try {
@@ -93,18 +90,18 @@ final class RateLimits extends OncePerRequestFilter {
   }
 
   /** Why what a stranger sends is not read, if it is not. */
-  private static Optional<Integer> tooMuchOfAStranger(HttpServletRequest request) {
+  private static Optional<Refusal> tooMuchOfAStranger(HttpServletRequest request) {
     if (Client.isKnown()) {
       return Optional.empty();
     }
     boolean diary = path(request).startsWith("/diary/");
     if (isUpload(request) && !diary) {
-      return Optional.of(HttpServletResponse.SC_UNAUTHORIZED);
+      return Optional.of(Refusal.LARGE);
     }
     long length = request.getContentLengthLong();
     boolean chunked = request.getHeader("Transfer-Encoding") != null;
     return chunked || length > (diary ? FILE_OF_ANYONE : FORM_OF_ANYONE)
-        ? Optional.of(HttpServletResponse.SC_REQUEST_ENTITY_TOO_LARGE)
+        ? Optional.of(Refusal.LARGE)
         : Optional.empty();
   }
 

@@ -24,6 +24,19 @@ enum Refusal {
       "The server\u2019s disk is full",
       "Nothing of this entry was kept; what was confirmed before is kept. Whoever looks after the"
           + " server must make room; then it goes on by itself."),
+  /**
+   * More than may be sent by whoever is not signed in. With this status, as with the one for busy,
+   * the web server closes the connection without reading what is left.
+   */
+  LARGE(
+      413,
+      "Too large",
+      "Without signing in, no more than a form or a photograph is taken; nothing of it was read."),
+  /** As much at once as one address may send. */
+  BUSY(
+      503,
+      "Too many at once",
+      "As much as is taken from one address is on its way already. Try again in a few seconds."),
   /** Too much from one sender. */
   MANY(
       429,

@@ -10,6 +10,7 @@ import org.springframework.transaction.TransactionStatus;
 import org.springframework.transaction.support.DefaultTransactionDefinition;
 import org.springframework.web.method.HandlerMethod;
 import org.springframework.web.servlet.HandlerInterceptor;
+import org.springframework.web.servlet.ModelAndView;
 import org.springframework.web.servlet.config.annotation.InterceptorRegistry;
 import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
 
@@ -33,6 +34,7 @@ class PageRead implements WebMvcConfigurer, HandlerInterceptor {
     registry
         .addInterceptor(this)
         .addPathPatterns("/jobs/*/**", "/tests/**")
+        .excludePathPatterns("/jobs/closed")
         .order(Ordered.HIGHEST_PRECEDENCE);
   }
 
@@ -49,12 +51,26 @@ class PageRead implements WebMvcConfigurer, HandlerInterceptor {
     return true;
   }
 
+  /** All is read before the page is made of it. */
+  @Override
+  public void postHandle(
+      HttpServletRequest request,
+      HttpServletResponse response,
+      Object handler,
+      @Nullable ModelAndView page) {
+    end(request);
+  }
+
   @Override
   public void afterCompletion(
       HttpServletRequest request,
       HttpServletResponse response,
       Object handler,
       @Nullable Exception problem) {
+    end(request);
+  }
+
+  private void end(HttpServletRequest request) {
     // nothing was written, so there is nothing to commit
     if (request.getAttribute(READ) instanceof TransactionStatus read) {
       request.removeAttribute(READ);

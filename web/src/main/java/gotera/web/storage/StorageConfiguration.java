@@ -1,5 +1,6 @@
 package gotera.web.storage;
 
+import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.config.BeanPostProcessor;
 import org.springframework.boot.transaction.autoconfigure.TransactionManagerCustomizer;
 import org.springframework.boot.web.servlet.FilterRegistrationBean;
@@ -10,7 +11,12 @@ import org.springframework.orm.jpa.JpaTransactionManager;
 import org.springframework.orm.jpa.vendor.HibernateJpaVendorAdapter;
 import org.springframework.session.FindByIndexNameSessionRepository;
 import org.springframework.session.jdbc.JdbcIndexedSessionRepository;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.TransactionDefinition;
+import org.springframework.transaction.support.TransactionCallback;
 import org.springframework.transaction.support.TransactionOperations;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
+import org.springframework.transaction.support.TransactionTemplate;
 import org.springframework.web.filter.OncePerRequestFilter;
 
 /** How the database is spoken to. */
@@ -24,11 +30,22 @@ class StorageConfiguration {
 
   /**
    * Each statement about a session stands for itself: a session that was written half, because all
-   * was killed, is one without an account.
+   * was killed, is one without an account. What goes on around it neither keeps it nor takes it
+   * back.
    */
   @Bean
-  TransactionOperations springSessionTransactionOperations() {
-    return TransactionOperations.withoutTransaction();
+  TransactionOperations springSessionTransactionOperations(PlatformTransactionManager manager) {
+    TransactionTemplate apart = new TransactionTemplate(manager);
+    apart.setPropagationBehavior(TransactionDefinition.PROPAGATION_REQUIRES_NEW);
+    TransactionOperations alone = TransactionOperations.withoutTransaction();
+    return new TransactionOperations() {
+      @Override
+      public <T extends @Nullable Object> T execute(TransactionCallback<T> action) {
+        return TransactionSynchronizationManager.isActualTransactionActive()
+            ? apart.execute(action)
+            : alone.execute(action);
+      }
+    };
   }
 
   /**

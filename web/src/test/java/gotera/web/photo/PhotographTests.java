@@ -52,6 +52,40 @@ class PhotographTests {
     }
   }
 
+  /** A note in a PNG that would unpack to 200 MB is not unpacked. */
+  @Test
+  void aNoteThatUnpacksToAMountainIsLeftPacked() throws IOException {
+    byte[] upload = noted(picture(60, 40, "png"), 200_000_000);
+    com.sun.management.ThreadMXBean threads =
+        (com.sun.management.ThreadMXBean) java.lang.management.ManagementFactory.getThreadMXBean();
+    long before = threads.getCurrentThreadAllocatedBytes();
+    assertThat(Photograph.read(upload).photograph()).isPresent();
+    assertThat(threads.getCurrentThreadAllocatedBytes() - before).isLessThan(50_000_000);
+  }
+
+  /** A picture with a packed note right after its head. */
+  private static byte[] noted(byte[] png, int unpacked) throws IOException {
+    ByteArrayOutputStream note = new ByteArrayOutputStream();
+    note.write("zTXtnote\0\0".getBytes(StandardCharsets.ISO_8859_1));
+    try (DeflaterOutputStream packing = new DeflaterOutputStream(note)) {
+      byte[] zeros = new byte[1 << 20];
+      for (int written = 0; written < unpacked; written += zeros.length) {
+        packing.write(zeros);
+      }
+    }
+    CRC32 crc = new CRC32();
+    crc.update(note.toByteArray());
+    ByteArrayOutputStream all = new ByteArrayOutputStream();
+    DataOutputStream out = new DataOutputStream(all);
+    int afterHead = 33;
+    out.write(png, 0, afterHead);
+    out.writeInt(note.size() - 4);
+    out.write(note.toByteArray());
+    out.writeInt((int) crc.getValue());
+    out.write(png, afterHead, png.length - afterHead);
+    return all.toByteArray();
+  }
+
   /** A picture with a red corner and a note on how the camera was held. */
   private static byte[] turned(int width, int height, int turn) throws IOException {
     BufferedImage image = new BufferedImage(width, height, BufferedImage.TYPE_INT_RGB);

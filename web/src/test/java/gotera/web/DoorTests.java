@@ -1,0 +1,119 @@
+package gotera.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.InputStreamReader;
+import java.net.InetAddress;
+import java.net.Socket;
+import java.net.URI;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+
+/** A crowd at the door, from an address of its own: it is not let in, and keeps nobody out. */
+@ExtendWith(Application.class)
+class DoorTests {
+  private static final int CROWD = 250;
+
+  /** Another address of this machine. */
+  private static Socket stranger(Application.Running application) throws IOException {
+    URI address = URI.create(application.address());
+    Socket socket =
+        new Socket(address.getHost(), address.getPort(), InetAddress.getByName("127.0.0.2"), 0);
+    socket.setSoTimeout(60_000);
+    return socket;
+  }
+
+  private static void send(Socket to, String text) throws IOException {
+    to.getOutputStream().write(text.getBytes(StandardCharsets.US_ASCII));
+    to.getOutputStream().flush();
+  }
+
+  private static String head(String path, String... headers) {
+    return "POST "
+        + path
+        + " HTTP/1.1\r\nHost: localhost\r\n"
+        + String.join("\r\n", headers)
+        + "\r\n\r\n";
+  }
+
+  private static String status(Socket of) throws IOException {
+    return new BufferedReader(new InputStreamReader(of.getInputStream(), StandardCharsets.US_ASCII))
+        .readLine();
+  }
+
+  @Test
+  void whoSendsSlowlyKeepsNobodyOut(Application.Running application) throws IOException {
+    Http here = Http.signedIn(application.address(), "bench", Application.PASSWORD);
+    List<Socket> crowd = new ArrayList<>();
+    try {
+      for (int i = 0; i < CROWD; i++) {
+        Socket one = stranger(application);
+        crowd.add(one);
+        send(
+            one,
+            head(
+                    "/sign-in",
+                    "Content-Type: application/x-www-form-urlencoded",
+                    "Content-Length: 5000")
+                + "u");
+      }
+      for (int i = 0; i < 5; i++) {
+        assertThat(here.get("/account").status()).isEqualTo(200);
+        assertThat(here.begin().test()).isNotEmpty();
+      }
+      assertThat(status(crowd.get(CROWD - 1)))
+          .as("the last of them is sent away at once")
+          .contains("503");
+    } finally {
+      for (Socket one : crowd) {
+        one.close();
+      }
+    }
+  }
+
+  /** Answered before anything of it is read: nothing of the body was sent. */
+  @Test
+  void whatAStrangerMayNotSendIsNotRead(Application.Running application) throws IOException {
+    try (Socket one = stranger(application)) {
+      send(
+          one,
+          head(
+              "/jobs/import",
+              "Content-Type: multipart/form-data; boundary=x",
+              "Content-Length: 60000000"));
+      assertThat(status(one)).contains("413");
+    }
+    try (Socket one = stranger(application)) {
+      send(
+          one,
+          head(
+              "/sign-in",
+              "Content-Type: application/x-www-form-urlencoded",
+              "Content-Length: 200000"));
+      assertThat(status(one)).contains("413");
+    }
+    try (Socket one = stranger(application)) {
+      send(
+          one,
+          head(
+              "/sign-in",
+              "Content-Type: application/x-www-form-urlencoded",
+              "Transfer-Encoding: chunked"));
+      assertThat(status(one)).contains("413");
+    }
+    try (Socket one = stranger(application)) {
+      send(
+          one,
+          head(
+              "/%64iary/" + "x".repeat(43),
+              "Content-Type: multipart/form-data; boundary=x",
+              "Content-Length: 60000000"));
+      assertThat(status(one)).contains("413");
+    }
+  }
+}
