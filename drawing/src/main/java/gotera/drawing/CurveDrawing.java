@@ -196,9 +196,8 @@ public final class CurveDrawing {
 
   private void readings(Run run, boolean earlier) {
     Trace trace = run.trace();
-    int step = Math.max(1, trace.size() / MOST_POINTS);
     boolean dense = trace.size() > 60;
-    for (int i = 0; i < trace.size(); i += step) {
+    for (int i : thinned(trace)) {
       double y = pressure.at(inUnit(trace.gauge(i)));
       if (y > plotBottom) {
         continue; // pumping, below what the frame shows
@@ -209,6 +208,29 @@ public final class CurveDrawing {
           dense ? 1.8 : 3.2,
           earlier ? "curve-reading curve-earlier" : "curve-reading");
     }
+  }
+
+  /**
+   * The readings that are drawn: all, or of each stretch of a long trace the lowest and the
+   * highest, so that nothing that happened for a moment is lost.
+   */
+  static List<Integer> thinned(Trace trace) {
+    int stretch = 2 * Math.max(1, trace.size() / MOST_POINTS);
+    List<Integer> drawn = new ArrayList<>();
+    for (int from = 0; from < trace.size(); from += stretch) {
+      int to = Math.min(trace.size(), from + stretch);
+      int low = from;
+      int high = from;
+      for (int i = from + 1; i < to; i++) {
+        low = trace.gauge(i) < trace.gauge(low) ? i : low;
+        high = trace.gauge(i) >= trace.gauge(high) ? i : high;
+      }
+      drawn.add(Math.min(low, high));
+      if (low != high) {
+        drawn.add(Math.max(low, high));
+      }
+    }
+    return drawn;
   }
 
   /** Every event is a line; names stand where there is room, the telling ones first. */

@@ -157,4 +157,22 @@ class DrawingTests {
   private static double number(Element element, String attribute) {
     return Double.parseDouble(element.getAttribute(attribute));
   }
+
+  /** A moment's dip in a long trace is drawn; of a short one every reading is. */
+  @Test
+  void aLongTraceIsThinnedAndLosesNothingThatStandsOut() {
+    Trace.Builder longOne = Trace.builder();
+    for (int i = 0; i < 100_000; i++) {
+      longOne.reading(i * 0.1, i == 54_321 ? 20 : i == 76_543 ? 180 : 110 - i * 1e-4, Double.NaN);
+    }
+    assertThat(CurveDrawing.thinned(longOne.build()))
+        .contains(54_321, 76_543)
+        .hasSizeLessThan(600)
+        .isSorted();
+    Trace.Builder shortOne = Trace.builder();
+    for (int i = 0; i < 101; i++) {
+      shortOne.reading(i, 110, Double.NaN);
+    }
+    assertThat(CurveDrawing.thinned(shortOne.build())).hasSize(101);
+  }
 }

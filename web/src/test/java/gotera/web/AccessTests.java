@@ -118,6 +118,7 @@ class AccessTests {
     for (String own :
         List.of(
             "/account/password",
+            "/account/sessions/end",
             "/account/second-factor/begin",
             "/account/second-factor/confirm",
             "/account/second-factor/remove",

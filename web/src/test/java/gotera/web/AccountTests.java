@@ -164,6 +164,23 @@ class AccountTests {
     return left == null ? 0 : left;
   }
 
+  @Test
+  void oneOfOnesSessionsIsEndedAndTheOthersStay(Application.Running application) {
+    application.bean(AccountService.class).put("several", "Several", OLD, Role.TECHNICIAN);
+    Http here = Http.signedIn(application.address(), "several", OLD);
+    Http there = Http.signedIn(application.address(), "several", OLD);
+    Http other = Http.signedIn(application.address(), "bench", Application.PASSWORD);
+    String page = here.get("/account").text();
+    assertThat(page).contains("Elsewhere").doesNotContain("SESSION");
+    assertThat(page.split("name=\"key\"")).as("all but this one").hasSize(2);
+    String key = here.get("/account").find("name=\"key\" value=\"([0-9a-f]{24})\"");
+    assertThat(other.post("/account/sessions/end", Map.of("key", key)).status()).isEqualTo(302);
+    assertThat(there.get("/account").status()).as("not another's").isEqualTo(200);
+    assertThat(here.post("/account/sessions/end", Map.of("key", key)).status()).isEqualTo(302);
+    assertThat(there.get("/account").toSignIn()).isTrue();
+    assertThat(here.get("/account").status()).isEqualTo(200);
+  }
+
   /** Whoever types a colleague's name wrong from elsewhere keeps no one out. */
   @Test
   void wrongTriesElsewhereLockNobodyOutHere(Application.Running application) {

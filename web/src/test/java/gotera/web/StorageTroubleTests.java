@@ -209,14 +209,25 @@ class StorageTroubleTests {
     Script.Ended refused = script("restore", cut.toString());
     assertThat(refused.status()).isEqualTo(1);
     assertThat(refused.said()).contains("is not a whole backup").contains("Nothing was changed");
-    Path other = Path.of("target", "other.sql.gz").toAbsolutePath();
-    try (var gzip = new java.util.zip.GZIPOutputStream(Files.newOutputStream(other))) {
-      gzip.write(
-          "create table elsewhere (id int);\n-- Dump completed\n".getBytes(StandardCharsets.UTF_8));
-    }
-    assertThat(script("restore", other.toString()).said()).contains("is not a backup of Gotera");
+    String table = "create table elsewhere (id int);\n";
+    assertThat(restored(table).said()).contains("its first line is another");
+    String ours = "/*M!999999\\- enable the sandbox mode */ \n";
+    assertThat(restored(ours + table).said()).contains("is not a backup of Gotera");
+    Path done = Path.of("target", "a-command-was-run").toAbsolutePath();
+    Files.deleteIfExists(done);
+    assertThat(restored(ours + "\\! touch " + done + "\n" + table).status()).isEqualTo(1);
+    assertThat(done).as("a command in a backup's file").doesNotExist();
     assertThat(script("backup", backup.toString()).said()).contains("There is a file");
     assertThat(lead.get("/").status()).isEqualTo(200);
+  }
+
+  /** A file that ends as a backup does. */
+  private static Script.Ended restored(String text) throws IOException {
+    Path other = Path.of("target", "other.sql.gz").toAbsolutePath();
+    try (var gzip = new java.util.zip.GZIPOutputStream(Files.newOutputStream(other))) {
+      gzip.write((text + "-- Dump completed\n").getBytes(StandardCharsets.UTF_8));
+    }
+    return script("restore", other.toString());
   }
 
   private static Script.Ended script(String name, String argument) {

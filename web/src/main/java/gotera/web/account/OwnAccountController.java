@@ -2,6 +2,7 @@ package gotera.web.account;
 
 import gotera.quantity.Units;
 import gotera.web.figures.FieldProblems;
+import gotera.web.figures.Figures;
 import gotera.web.frame.Pages;
 import gotera.web.words.Words;
 import jakarta.servlet.http.HttpSession;
@@ -27,9 +28,12 @@ class OwnAccountController {
   }
 
   @GetMapping("/account")
-  String page(Principal principal, Model model) {
-    return page(principal, Map.of(), model);
+  String page(Principal principal, HttpSession session, Model model) {
+    return page(principal, session, Map.of(), model);
   }
+
+  /** A session, as shown. */
+  record Line(String key, String begun, String seen, boolean mine) {}
 
   @PostMapping("/account/password")
   Object password(
@@ -44,7 +48,7 @@ class OwnAccountController {
       problems.add("password", "problem.password-wrong");
     }
     if (!problems.none()) {
-      return Pages.unprocessable(page(principal, problems.sentences(), model), model);
+      return Pages.unprocessable(page(principal, session, problems.sentences(), model), model);
     }
     sessions.end(principal.getName(), session.getId());
     return "redirect:/account?changed";
@@ -56,7 +60,22 @@ class OwnAccountController {
     return "redirect:/account?elsewhere";
   }
 
-  private String page(Principal principal, Map<String, String> problems, Model model) {
+  @PostMapping("/account/sessions/end")
+  String endOne(@RequestParam(defaultValue = "") String key, Principal principal) {
+    sessions.endOne(principal.getName(), key);
+    return "redirect:/account";
+  }
+
+  private String page(
+      Principal principal, HttpSession session, Map<String, String> problems, Model model) {
+    model.addAttribute(
+        "sessions",
+        sessions.of(principal.getName(), session.getId()).stream()
+            .map(
+                b ->
+                    new Line(
+                        b.key(), Figures.moment(b.begun()), Figures.moment(b.seen()), b.mine()))
+            .toList());
     model.addAttribute("login", principal.getName());
     model.addAttribute("problems", problems);
     model.addAttribute(

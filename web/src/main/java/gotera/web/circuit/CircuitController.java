@@ -93,6 +93,7 @@ class CircuitController {
     JobView job = jobs.require(id);
     FieldProblems problems = new FieldProblems(words);
     form.check(problems, job.vehicle().isPresent());
+    unlike(problems, "vehicle", job, form.vehicle());
     if (problems.none()) {
       try {
         nameVehicle(job, form.vehicle());
@@ -105,6 +106,15 @@ class CircuitController {
     CircuitForm again = form.withVersion(types.version(form.typeName()));
     return Pages.unprocessable(
         pages.page(id, again, true, EditForm.none(), problems.sentences(), figures, model), model);
+  }
+
+  /** A name that only looks like another vehicle's is not taken here. */
+  private void unlike(FieldProblems problems, String field, JobView job, String vehicle) {
+    if (job.vehicle().isEmpty() && problems.none()) {
+      jobs.alike(vehicle).stream()
+          .findFirst()
+          .ifPresent(other -> problems.add(field, "problem.vehicle-alike-here", other));
+    }
   }
 
   private void nameVehicle(JobView job, String vehicle) {
@@ -121,9 +131,12 @@ class CircuitController {
       Figures figures,
       Model model) {
     JobView job = jobs.require(id);
+    FieldProblems problems = new FieldProblems(words);
     if (job.vehicle().isEmpty() && vehicle.isBlank()) {
-      FieldProblems problems = new FieldProblems(words);
       problems.add("known-vehicle", "problem.vehicle");
+    }
+    unlike(problems, "known-vehicle", job, vehicle.strip());
+    if (!problems.none()) {
       return Pages.unprocessable(
           pages.page(id, written(id), false, EditForm.none(), problems.sentences(), figures, model),
           model);

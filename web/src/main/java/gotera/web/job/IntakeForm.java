@@ -139,8 +139,17 @@ record IntakeForm(
   }
 
   IntakeForm withVersion(int newer) {
+    return with(vehicle, newer);
+  }
+
+  /** The same of another vehicle. */
+  IntakeForm withVehicle(String name) {
+    return with(name, version);
+  }
+
+  private IntakeForm with(String name, int newer) {
     return new IntakeForm(
-        vehicle,
+        name,
         description,
         reason,
         complaint,

@@ -7,6 +7,7 @@ import gotera.web.frame.NotFound;
 import gotera.web.frame.Pages;
 import gotera.web.words.Words;
 import java.security.Principal;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -17,10 +18,14 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 
 /** New job, intake, the steps of a job. */
 @Controller
 class JobController {
+  /** Answers that a vehicle is none of those that look alike. */
+  private static final String ANOTHER = "another";
+
   private final JobService jobs;
   private final Rail rail;
   private final SkippedSteps skipped;
@@ -40,8 +45,14 @@ class JobController {
   }
 
   @PostMapping("/jobs/new")
-  Object begin(@ModelAttribute IntakeForm form, Figures figures, Principal principal, Model model) {
+  Object begin(
+      @ModelAttribute IntakeForm typed,
+      @RequestParam(defaultValue = "") String vehicleIs,
+      Figures figures,
+      Principal principal,
+      Model model) {
     FieldProblems problems = new FieldProblems(words);
+    IntakeForm form = meant(problems, typed, vehicleIs, model);
     Optional<Intake> intake = form.read(problems, figures);
     if (intake.isEmpty()) {
       model.addAttribute("form", form);
@@ -50,6 +61,25 @@ class JobController {
     UUID id = jobs.begin(principal.getName());
     jobs.write(id, intake.get(), jobs.require(id).version());
     return goesOn(id);
+  }
+
+  /**
+   * The form with the vehicle that is meant: a name that only looks like another's is asked back.
+   *
+   * @param vehicleIs what was answered: the name of the other, or {@value #ANOTHER}
+   */
+  private IntakeForm meant(
+      FieldProblems problems, IntakeForm typed, String vehicleIs, Model model) {
+    List<String> alike = jobs.alike(typed.vehicle());
+    if (alike.isEmpty() || vehicleIs.equals(ANOTHER)) {
+      return typed;
+    }
+    if (alike.contains(vehicleIs)) {
+      return typed.withVehicle(vehicleIs);
+    }
+    problems.add("vehicle", "problem.vehicle-alike", alike.get(0));
+    model.addAttribute("alike", alike);
+    return typed;
   }
 
   private String newJobPage(Model model, Map<String, String> problems) {
@@ -98,9 +128,14 @@ class JobController {
 
   @PostMapping("/jobs/{id}/intake")
   Object write(
-      @PathVariable UUID id, @ModelAttribute IntakeForm form, Figures figures, Model model) {
+      @PathVariable UUID id,
+      @ModelAttribute IntakeForm typed,
+      @RequestParam(defaultValue = "") String vehicleIs,
+      Figures figures,
+      Model model) {
     JobView job = jobs.require(id);
     FieldProblems problems = new FieldProblems(words);
+    IntakeForm form = meant(problems, typed, vehicleIs, model);
     Optional<Intake> intake = form.read(problems, figures);
     if (intake.isPresent()) {
       try {

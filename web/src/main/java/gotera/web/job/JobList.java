@@ -38,7 +38,7 @@ class JobList {
   /** A word is in the vehicle, the complaint, the engine type, the ending, a date, or a place. */
   private static final String HAS =
       """
-       and (concat_ws(' ', v.name, v.description, j.complaint, j.ending, j.ending_note,
+       and (concat_ws(' ', v.name collate utf8mb4_unicode_ci, v.description, j.complaint, j.ending, j.ending_note,
               date_format(j.started_at, '%Y-%m-%d %e %b'), date_format(j.closed_at, '%Y-%m-%d %e %b'))
               like ?
          or exists (select 1 from vehicle_circuit vc join engine_type t on t.id = vc.engine_type_id

@@ -124,10 +124,16 @@ public class JobService {
         .toList();
   }
 
-  /** Names of the vehicles known to the workshop. */
+  /** Vehicles that a name may mean, where there is none of exactly that name. */
+  @Transactional(readOnly = true)
+  public List<String> alike(String name) {
+    return vehicles.findByName(name).isPresent() ? List.of() : vehicles.alike(name);
+  }
+
+  /** Names of the vehicles that the workshop met last, to choose from. */
   @Transactional(readOnly = true)
   public List<String> vehicleNames() {
-    return vehicles.findAllByOrderByName().stream().map(v -> v.name).toList();
+    return vehicles.findTop200ByOrderByIdDesc().stream().map(v -> v.name).sorted().toList();
   }
 
   /**

@@ -2,20 +2,30 @@ package gotera.web.pressure.trace;
 
 import gotera.web.figures.Figures;
 import gotera.web.history.HistorySource.HistoryEntry;
-import gotera.web.storage.Hashes;
 import gotera.web.words.Words;
 import java.nio.ByteBuffer;
+import java.time.LocalDateTime;
+import java.time.ZoneOffset;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
 
 /** Tells what was read and done in a test. It is written once and carries its writer. */
 @Component
 public class TraceHistory {
-  private final TraceBlockRecords blocks;
+  /** What is said of each block; the readings of a large one stay where they are. */
+  private static final String BLOCKS =
+      """
+      select id, readings, written_at, written_by, if(readings = 1, payload, null) as one,
+        if(readings = 1, null, left(sha2(payload, 256), ?)) as hash
+      from trace_block where pressure_test_id = ? order by seq
+      """;
+
+  private final JdbcTemplate database;
   private final TraceEventRecords events;
   private final TraceCorrectionRecords corrections;
 
@@ -25,11 +35,11 @@ public class TraceHistory {
   private final Words words;
 
   TraceHistory(
-      TraceBlockRecords blocks,
+      JdbcTemplate database,
       TraceEventRecords events,
       TraceCorrectionRecords corrections,
       Words words) {
-    this.blocks = blocks;
+    this.database = database;
     this.events = events;
     this.corrections = corrections;
     this.words = words;
@@ -39,17 +49,24 @@ public class TraceHistory {
   public List<HistoryEntry> of(UUID testId) {
     List<HistoryEntry> entries = new ArrayList<>();
     Map<UUID, String> said = new HashMap<>();
-    for (TraceBlockRecord block : blocks.findByPressureTestIdOrderBySeq(testId)) {
-      String what =
-          block.readings == 1
-              ? words.say("history.reading", kilopascals(block))
-              : words.say(
-                  "history.readings",
-                  block.readings,
-                  Hashes.sha256(block.payload).substring(0, HASH_SHOWN));
-      said.put(block.id, what);
-      entries.add(new HistoryEntry(block.writtenAt, block.writtenBy, what));
-    }
+    database.query(
+        BLOCKS,
+        row -> {
+          UUID id = UUID.fromString(row.getString("id"));
+          int readings = row.getInt("readings");
+          String what =
+              readings == 1
+                  ? words.say("history.reading", kilopascals(row.getBytes("one")))
+                  : words.say("history.readings", readings, row.getString("hash"));
+          said.put(id, what);
+          entries.add(
+              new HistoryEntry(
+                  row.getObject("written_at", LocalDateTime.class).toInstant(ZoneOffset.UTC),
+                  row.getString("written_by"),
+                  what));
+        },
+        HASH_SHOWN,
+        testId.toString());
     for (TraceEventRecord event : events.findByPressureTestIdOrderById(testId)) {
       String what = words.say("event." + event.kind);
       entries.add(new HistoryEntry(event.writtenAt, event.writtenBy, what));
@@ -70,7 +87,7 @@ public class TraceHistory {
     return entries;
   }
 
-  private static String kilopascals(TraceBlockRecord block) {
-    return Figures.plain(ByteBuffer.wrap(block.payload).getDouble(Double.BYTES));
+  private static String kilopascals(byte[] one) {
+    return Figures.plain(ByteBuffer.wrap(one).getDouble(Double.BYTES));
   }
 }
