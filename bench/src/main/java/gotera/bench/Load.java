@@ -74,7 +74,7 @@ public final class Load {
       paths.addAll(Arrays.asList(arguments).subList(6, arguments.length));
     }
     for (String path : paths) {
-      run(port, login, password, clients, WARM_SECONDS, readings, path);
+      run(port, login, password, clients, Math.min(seconds, WARM_SECONDS), readings, path);
       System.out.println(run(port, login, password, clients, seconds, readings, path));
     }
   }

@@ -29,7 +29,8 @@ function listen() {
   };
   mine.onmessage = (event) => {
     const now = document.getElementById("page");
-    if (now && now.dataset.changes === wanted && now.dataset.seq !== event.data) {
+    // what was counted before this page was made stands on it already
+    if (now && now.dataset.changes === wanted && Number(event.data) > Number(now.dataset.seq)) {
       renew(now, event.data).catch(() => {});
     }
   };
@@ -53,7 +54,8 @@ async function renew(page, seq) {
   }
   for (const part of page.querySelectorAll("[data-live]")) {
     const now = fresh.getElementById(part.id);
-    if (now && !part.contains(document.activeElement)) {
+    // what is said of an entry stays until the next one
+    if (now && !part.contains(document.activeElement) && !part.querySelector(".wrong, [role=status]")) {
       for (const [i, details] of [...now.querySelectorAll("details")].entries()) {
         const before = part.querySelectorAll("details")[i];
         details.open = before ? before.open : details.open;

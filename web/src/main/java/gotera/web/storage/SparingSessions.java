@@ -24,16 +24,32 @@ final class SparingSessions<S extends Session>
 
   private final FindByIndexNameSessionRepository<S> kept;
 
-  /** What this thread's request has in hand. */
-  private final ThreadLocal<@Nullable Spared<S>> inHand = new ThreadLocal<>();
+  /** What a request has in hand, from its beginning to its end and no longer. */
+  private final ThreadLocal<@Nullable Hand<S>> hands = new ThreadLocal<>();
+
+  private static final class Hand<S extends Session> {
+    private @Nullable Spared<S> holds;
+  }
 
   SparingSessions(FindByIndexNameSessionRepository<S> kept) {
     this.kept = kept;
   }
 
-  /** The request is over. */
-  void release() {
-    inHand.remove();
+  /** A request begins on this thread. */
+  void begin() {
+    hands.set(new Hand<>());
+  }
+
+  /** It is over. */
+  void end() {
+    hands.remove();
+  }
+
+  private void hold(@Nullable Spared<S> session) {
+    Hand<S> hand = hands.get();
+    if (hand != null) {
+      hand.holds = session;
+    }
   }
 
   @Override
@@ -47,12 +63,13 @@ final class SparingSessions<S extends Session>
       kept.save(session.session);
       session.changed = false;
     }
-    inHand.set(session);
+    hold(session);
   }
 
   @Override
   public @Nullable Spared<S> findById(String id) {
-    Spared<S> mine = inHand.get();
+    Hand<S> hand = hands.get();
+    Spared<S> mine = hand == null ? null : hand.holds;
     if (mine != null && mine.getId().equals(id)) {
       return mine;
     }
@@ -62,7 +79,7 @@ final class SparingSessions<S extends Session>
 
   @Override
   public void deleteById(String id) {
-    inHand.remove();
+    hold(null);
     kept.deleteById(id);
   }
 

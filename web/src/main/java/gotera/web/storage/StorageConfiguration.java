@@ -79,11 +79,22 @@ class StorageConfiguration {
                   jakarta.servlet.http.HttpServletResponse response,
                   jakarta.servlet.FilterChain chain)
                   throws jakarta.servlet.ServletException, java.io.IOException {
+                sparing.begin();
                 try {
                   chain.doFilter(request, response);
                 } finally {
-                  sparing.release();
+                  sparing.end();
                 }
+              }
+
+              @Override
+              protected boolean shouldNotFilterAsyncDispatch() {
+                return false;
+              }
+
+              @Override
+              protected boolean shouldNotFilterErrorDispatch() {
+                return false;
               }
             });
     registration.setOrder(Ordered.HIGHEST_PRECEDENCE + 2);
