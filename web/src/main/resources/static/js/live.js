@@ -55,7 +55,7 @@ async function renew(page, seq) {
   for (const part of page.querySelectorAll("[data-live]")) {
     const now = fresh.getElementById(part.id);
     // what is said of an entry stays until the next one
-    if (now && !part.contains(document.activeElement) && !part.querySelector(".wrong, [role=status]")) {
+    if (now && !part.contains(document.activeElement) && !part.querySelector(".wrong")) {
       for (const [i, details] of [...now.querySelectorAll("details")].entries()) {
         const before = part.querySelectorAll("details")[i];
         details.open = before ? before.open : details.open;
