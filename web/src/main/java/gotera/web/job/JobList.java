@@ -31,9 +31,8 @@ class JobList {
         left join job_summary s on s.job_id = j.id
       """;
 
-  private static final String OPEN = " where j.closed_at is null and j.discarded_at is null ";
-  private static final String NOT_OPEN =
-      " where (j.closed_at is not null or j.discarded_at is not null) ";
+  private static final String OPEN = " where j.ended_at is null ";
+  private static final String NOT_OPEN = " where j.ended_at is not null ";
 
   /** A word is in the vehicle, the complaint, the engine type, the ending, a date, or a place. */
   private static final String HAS =
@@ -57,7 +56,7 @@ class JobList {
           + " end, j.started_at desc, j.id limit ? offset ?";
 
   private static final String CLOSED_ORDER =
-      " order by coalesce(j.closed_at, j.discarded_at) desc, j.id limit ? offset ?";
+      " order by j.ended_at desc, j.id desc limit ? offset ?";
 
   private final JdbcTemplate database;
   private final JobSummaries summaries;
