@@ -110,6 +110,7 @@ command_line() { # command_line COMMAND…
   build
   # a short run gains by a quick start, a long one by the better compiler
   local options=(-XX:TieredStopAtLevel=1 -XX:+UseSerialGC -Xmx400m)
-  [ "$1" != monte-carlo ] || options=()
+  [ "$1" != gauge ] || options=(-XX:TieredStopAtLevel=1 -XX:+UseSerialGC -Xmx64m)
+  case "$1" in monte-carlo | early) options=() ;; esac
   exec "$JAVA_HOME/bin/java" "${options[@]}" -jar "$var/build/cli/gotera-cli.jar" "$@"
 }

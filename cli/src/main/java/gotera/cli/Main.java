@@ -50,6 +50,7 @@ public final class Main implements Runnable {
   /** 0 where everything was read, 2 where something could not be, or nothing was asked. */
   static int run(List<String> arguments, PrintStream out, PrintStream err) {
     return new CommandLine(new Main(out, err))
+        .addSubcommand(new GaugeCommand(out))
         .setOut(new PrintWriter(out, true, StandardCharsets.UTF_8))
         .setErr(new PrintWriter(err, true, StandardCharsets.UTF_8))
         .execute(arguments.toArray(String[]::new));
@@ -133,6 +134,20 @@ public final class Main implements Runnable {
           spec.subcommands().get("monte-carlo"), "RUNS and SEED are whole numbers from 1");
     }
     MonteCarlo.run(runs, seed, out);
+    return 0;
+  }
+
+  @Command(
+      name = "early",
+      description = "How often claims before the end of a hold are wrong, on simulated holds.")
+  int early(
+      @Parameters(paramLabel = "HOLDS", arity = "0..1", defaultValue = "1000") int holds,
+      @Parameters(paramLabel = "SEED", arity = "0..1", defaultValue = "1") long seed) {
+    if (holds < 1 || seed < 1) {
+      throw new ParameterException(
+          spec.subcommands().get("early"), "HOLDS and SEED are whole numbers from 1");
+    }
+    EarlyClaims.run(holds, seed, out);
     return 0;
   }
 

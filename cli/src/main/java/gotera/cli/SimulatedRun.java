@@ -109,8 +109,16 @@ record SimulatedRun(
    * @param other whether vehicle and instruments do what the estimator does not assume
    */
   static SimulatedRun of(Cell cell, double size, boolean other, Chance chance) {
+    return of(cell, size, other, cell.minutes(chance), chance);
+  }
+
+  /**
+   * Makes one run of a length.
+   *
+   * @param minutes length of the hold (min)
+   */
+  static SimulatedRun of(Cell cell, double size, boolean other, double minutes, Chance chance) {
     double rated = chance.between(90, 140);
-    double minutes = cell.minutes(chance);
     Read read = Read.of(cell, cell.every(minutes, chance), chance);
     double drift = read.drift(chance);
     double freeAir = cell.freeAir(chance);

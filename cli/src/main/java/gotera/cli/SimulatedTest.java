@@ -1,6 +1,7 @@
 package gotera.cli;
 
 import gotera.cap.TestLimit;
+import gotera.pressure.EarlyClaim;
 import gotera.pressure.HoldConditions;
 import gotera.pressure.PressureTest;
 import gotera.pressure.PressureTestResult;
@@ -42,6 +43,9 @@ record SimulatedTest(
   /** A leak of any size. */
   static final double OTHER_SIZE = -1;
 
+  /** A hold that is watched (min). */
+  private static final double LONG_HOLD = 30;
+
   /**
    * Makes and judges one test.
    *
@@ -53,9 +57,17 @@ record SimulatedTest(
     return judged(run, MeasuredAir.of(run, chance));
   }
 
+  /** What would be claimed of a hold of 30 minutes before its end. */
+  static Optional<EarlyClaim> early(Cell cell, double size, Random random) {
+    Chance chance = new Chance(random);
+    SimulatedRun run = SimulatedRun.of(cell, size, false, LONG_HOLD, chance);
+    return EarlyClaim.first(
+        run.outcome().trace(), conditions(run, MeasuredAir.of(run, chance), Optional.empty()));
+  }
+
   private static SimulatedTest judged(SimulatedRun run, AirAndHoses air) {
     PressureTestResult result =
-        new PressureTest(run.outcome().trace(), conditions(run, air)).analyse();
+        new PressureTest(run.outcome().trace(), conditions(run, air, closing(run))).analyse();
     Optional<Rate> rate =
         result.verdict() == VerdictKind.NOT_COUNTED ? Optional.empty() : result.rate();
     boolean covered =
@@ -88,7 +100,8 @@ record SimulatedTest(
         .enough(minutes, run.purpose().usual());
   }
 
-  private static HoldConditions conditions(SimulatedRun run, AirAndHoses air) {
+  private static HoldConditions conditions(
+      SimulatedRun run, AirAndHoses air, Optional<Draw> closing) {
     double rated = run.course().rated();
     return new HoldConditions(
         new HoldConditions.Limits(
@@ -108,12 +121,21 @@ record SimulatedTest(
             run.gauge(),
             run.read().seen() ? Optional.of(new Thermometer(0.1, 0.05)) : Optional.empty(),
             HoldConditions.OwnLeak.NONE),
-        course(run));
+        course(run, closing));
   }
 
-  private static HoldConditions.Course course(SimulatedRun run) {
+  private static Optional<Draw> closing(SimulatedRun run) {
     double[] closing = run.outcome().draws()[0];
-    boolean draws = closing[0] > closing[1];
+    return closing[0] > closing[1]
+        ? Optional.of(
+            new Draw(
+                new Volume(SimulatedRun.CLOSING),
+                new GaugePressure(closing[0]),
+                new GaugePressure(closing[1])))
+        : Optional.empty();
+  }
+
+  private static HoldConditions.Course course(SimulatedRun run, Optional<Draw> closing) {
     OptionalDouble shut =
         OptionalDouble.of(
             run.outcome().trace().last(TraceEvent.Kind.VALVE_SHUT).orElseThrow().seconds());
@@ -121,13 +143,7 @@ record SimulatedTest(
         new HoldConditions.Pumping(shut, new GaugePressure(0)),
         List.of(),
         run.recovering() ? OptionalDouble.of(1) : OptionalDouble.empty(),
-        draws
-            ? Optional.of(
-                new Draw(
-                    new Volume(SimulatedRun.CLOSING),
-                    new GaugePressure(closing[0]),
-                    new GaugePressure(closing[1])))
-            : Optional.empty(),
+        closing,
         Optional.empty());
   }
 }

@@ -27,9 +27,9 @@ public record StandInVehicle(
   }
 
   private static final double STIFF_AT = 150; // kPa
-  private static final double STEP = 0.1; // s
-  private static final double AIR_COOLS = 6; // s
-  private static final double ATMOSPHERE = 101.325; // kPa
+  static final double STEP = 0.1; // s
+  static final double AIR_COOLS = 6; // s
+  static final double ATMOSPHERE = 101.325; // kPa
   private static final double SQUEEZE = 6; // kPa
   private static final double SQUEEZED_FOR = 8; // s
 
@@ -81,7 +81,7 @@ public record StandInVehicle(
       return atRest * (1 - stiffening * gauge / STIFF_AT);
     }
 
-    private double volume(double atRest, double gauge) {
+    double volume(double atRest, double gauge) {
       return atRest * gauge * (1 - stiffening * gauge / (2 * STIFF_AT));
     }
   }
@@ -223,7 +223,7 @@ public record StandInVehicle(
    */
   public Outcome run(List<Stage> before, Hold hold, Random random, double... draws) {
     Needle needle = new Needle(instruments, otherwise.hysteresis(), random);
-    State state = new State(system, otherwise, hold.celsius());
+    SystemState state = new SystemState(system, otherwise, hold.celsius());
     Trace.Builder trace = Trace.builder();
     List<Stage> stages = new ArrayList<>(before);
     stages.add(new Stage(hold.pumpTo(), hold.pumpSeconds(), hold.holdSeconds()));
@@ -279,7 +279,7 @@ public record StandInVehicle(
       this.random = random;
     }
 
-    void look(double t, boolean now, State state) {
+    void look(double t, boolean now, SystemState state) {
       if (now) {
         next = t;
       }
@@ -290,7 +290,7 @@ public record StandInVehicle(
           t,
           needle.shows(state.gauge + squeezed(hold, t)),
           instruments.thermometerStep() > 0
-              ? shown(
+              ? Needle.shown(
                   state.probeCelsius,
                   instruments.thermometerNoise(),
                   instruments.thermometerStep(),
@@ -305,125 +305,10 @@ public record StandInVehicle(
     return t >= hold.squeezedAt() && t < hold.squeezedAt() + SQUEEZED_FOR ? SQUEEZE : 0;
   }
 
-  /** A needle with noise, steps, and perhaps friction. */
-  private static final class Needle {
-    private final Instruments instruments;
-    private final Random random;
-    private final double play;
-    private double stands;
-    private double follows;
-
-    Needle(Instruments instruments, double play, Random random) {
-      this.instruments = instruments;
-      this.play = play;
-      this.random = random;
-    }
-
-    double shows(double gauge) {
-      if (Math.abs(gauge - stands) > instruments.sticks()) {
-        stands = gauge;
-      }
-      follows = Math.min(Math.max(follows, stands - play), stands + play);
-      return shown(follows, instruments.gaugeNoise(), instruments.gaugeStep(), random);
-    }
-  }
-
   /**
    * Lets a measured volume out of the system at the end of a hold; returns gauge before and after.
    */
   public double[] draw(Hold hold, double millilitres, Random random) {
     return run(hold, random, millilitres).draws()[0];
-  }
-
-  private static double shown(double value, double noise, double step, Random random) {
-    return Math.rint((value + noise * random.nextGaussian()) / step) * step;
-  }
-
-  /** The system at one moment. */
-  private static final class State {
-    double gauge;
-    double gas;
-    double gasExcess; // K
-    double liquidCelsius;
-    double crept;
-    double creptSlowly;
-    double probeCelsius;
-    double seconds;
-    double lost;
-    double moles; // (P − p_v)·V/T of the trapped air, kPa·mL/K
-    final double startCelsius;
-    final Otherwise otherwise;
-
-    State(SystemUnderTest system, Otherwise otherwise, double celsius) {
-      this.otherwise = otherwise;
-      startCelsius = celsius;
-      probeCelsius = celsius;
-      liquidCelsius = celsius;
-      gas = system.freeAir();
-      moles = (ATMOSPHERE - vapour(system)) * gas / (celsius + 273.15);
-    }
-
-    /**
-     * Pumps air in until the gauge shows a pressure, some kelvins warmer, or lets air out until it
-     * does.
-     */
-    void pumpTo(double target, SystemUnderTest system) {
-      gasExcess = Math.min(8, gasExcess + 0.05 * Math.max(0, target - gauge));
-      gauge = target;
-      gas = room(system, target);
-      moles = (target + ATMOSPHERE - vapour(system)) * gas / gasKelvin();
-    }
-
-    void advance(SystemUnderTest system, List<Leak> leaks, double drift) {
-      for (Leak leak : leaks) {
-        lost += leak.at(gauge) * STEP / 60;
-      }
-      crept += (system.hoseCreeping() * gauge - crept) * STEP / system.creepSeconds();
-      gasExcess -= gasExcess * STEP / AIR_COOLS;
-      creptSlowly += (otherwise.slowCreep() * gauge - creptSlowly) * STEP / otherwise.slowSeconds();
-      seconds += STEP;
-      liquidCelsius += drift * Math.exp(-seconds / 60 / otherwise.bendsIn()) * STEP / 60;
-      double reached = startCelsius + otherwise.probeShare() * (liquidCelsius - startCelsius);
-      probeCelsius +=
-          (reached - probeCelsius) * Math.min(1, STEP / Math.max(STEP, otherwise.probeLag()));
-      settle(system);
-    }
-
-    /** Finds the pressure at which the gas fills just the room that is left to it. */
-    void settle(SystemUnderTest system) {
-      // (a + h·p)·(p + A) = n·T, with a the room at gauge zero and A the dry pressure there
-      double a = room(system, 0);
-      double h = system.hoseAtOnce();
-      double dry = ATMOSPHERE - vapour(system);
-      double b = a + h * dry;
-      double c = a * dry - moles * gasKelvin();
-      gauge = h == 0 ? -c / a : (-b + Math.sqrt(b * b - 4 * h * c)) / (2 * h);
-      for (int i = 0; otherwise.stiffening() > 0 && i < 20; i++) {
-        // with hoses that stiffen the same equation is of third order: Newton from the second
-        double excess = (gauge + dry) * room(system, gauge) - moles * gasKelvin();
-        gauge -= excess / (room(system, gauge) + (gauge + dry) * otherwise.hose(h, gauge));
-      }
-      gas = room(system, gauge);
-    }
-
-    /** Room for gas at a gauge pressure (mL). */
-    private double room(SystemUnderTest system, double p) {
-      return system.freeAir()
-          + otherwise.volume(system.hoseAtOnce(), p)
-          + crept
-          + creptSlowly
-          + lost
-          - system.expansion() * system.liquid() * (liquidCelsius - startCelsius);
-    }
-
-    private double gasKelvin() {
-      return liquidCelsius + gasExcess + 273.15;
-    }
-
-    /** Vapour pressure of water after Magnus (kPa), good enough for a stand-in. */
-    private double vapour(SystemUnderTest system) {
-      double magnus = 0.61094 * Math.exp(17.625 * liquidCelsius / (liquidCelsius + 243.04));
-      return system.vapourShare() * magnus;
-    }
   }
 }

@@ -22,6 +22,7 @@ import { startNearest } from "./nearest.js";
 import { startSend } from "./send.js";
 import { startFocus } from "./focus.js";
 import { startSign } from "./sign.js";
+import { startFeed } from "./feed.js";
 
 startSend();
 startFocus();
@@ -46,3 +47,4 @@ startWaits();
 startClocks();
 startPan();
 startNearest();
+startFeed();

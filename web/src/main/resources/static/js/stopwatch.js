@@ -1,5 +1,8 @@
-// Clocks that run: elements with data-since (epoch ms) show the minutes and seconds since then.
+// Clocks that run: elements with data-since (epoch ms) show the minutes and seconds since then, with data-left-until
+// what is left.
 // The server's time counts, for the clock of a phone may be wrong.
+
+import { left } from "./ring.js";
 
 /** Milliseconds that the server's clock is ahead of this one. */
 export function serverAhead() {
@@ -23,6 +26,10 @@ export function startStopwatch() {
   const tick = () => {
     for (const clock of document.querySelectorAll("[data-since]")) {
       clock.textContent = minutesAndSeconds(Number(clock.dataset.since));
+    }
+    for (const clock of document.querySelectorAll("[data-left-until]")) {
+      const rest = Number(clock.dataset.leftUntil) - Date.now() - serverAhead();
+      clock.textContent = rest > 0 ? left(rest) : "now";
     }
   };
   serverAhead();

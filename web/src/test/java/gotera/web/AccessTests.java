@@ -32,6 +32,14 @@ class AccessTests {
         List.of(
             "/",
             "/account",
+            "/floor",
+            "/floor/changes",
+            "/tests/{testId}/gauges",
+            "/tests/{testId}/gauges/code",
+            "/tests/{testId}/gauges/stand-in",
+            "/tests/{testId}/gauges/{gaugeId}/{done}",
+            "/tests/{testId}/live",
+            "/tests/{testId}/live/feed",
             "/equipment",
             "/equipment/new",
             "/equipment/{id}",
@@ -107,6 +115,8 @@ class AccessTests {
     MAY.put("GET /diary/{token}", "ndtl");
     MAY.put("POST /diary/{token}", "ndtl");
     MAY.put("POST /jobs/import", "l");
+    MAY.put("POST /api/gauges/pair", "ndtl");
+    MAY.put("POST /api/gauges/readings", "ndtl");
     MAY.put("GET /quote/{token}", "ndtl");
     MAY.put("POST /quote/{token}", "ndtl");
     MAY.put("POST /prices", "l");
@@ -146,6 +156,12 @@ class AccessTests {
     for (String work :
         List.of(
             "/test-now",
+            "/floor/{jobId}/bay",
+            "/tests/{testId}/gauges/code",
+            "/tests/{testId}/gauges/stand-in",
+            "/tests/{testId}/gauges/{gaugeId}/put",
+            "/tests/{testId}/gauges/{gaugeId}/leave",
+            "/tests/{testId}/gauges/{gaugeId}/withdraw",
             "/jobs/{id}/cap",
             "/jobs/{id}/cap/test",
             "/jobs/{id}/conditions",
@@ -343,7 +359,8 @@ class AccessTests {
     Http lead = Http.signedIn(application.address(), LEAD, Application.PASSWORD);
     Http.Begun begun = lead.begin();
     MAY.keySet().stream()
-        .filter(a -> a.startsWith("POST "))
+        // what devices send is known by its token, and nothing of it by a cookie
+        .filter(a -> a.startsWith("POST ") && !a.contains(" /api/"))
         .map(a -> path(a.split(" ")[1], begun))
         .forEach(
             path ->
@@ -383,9 +400,11 @@ class AccessTests {
   private static String path(String pattern, Http.Begun begun) {
     return pattern
         .replace("/jobs/{id}", begun.job())
+        .replace("/floor/{jobId}", "/floor/" + begun.job().substring("/jobs/".length()))
+        .replace("{done}", "put")
         .replace("{testId}", begun.test())
         .replaceAll(
-            "\\{(link|line|edit|entry|wait|finding|mark|look|note|lesson)Id}",
+            "\\{(link|line|edit|entry|wait|finding|mark|look|note|lesson|gauge)Id}",
             UUID.randomUUID().toString())
         .replace("{id}", UUID.randomUUID().toString())
         .replaceAll("\\{(block|event)}", UUID.randomUUID().toString())

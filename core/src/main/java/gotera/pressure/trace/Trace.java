@@ -98,6 +98,17 @@ public final class Trace {
     return new Trace(seconds, gauge, celsius, begin, Math.max(0, end - begin), events);
   }
 
+  /** What was known at a moment: the readings up to it and what had happened by then. */
+  public Trace until(double moment) {
+    return new Trace(
+        seconds,
+        gauge,
+        celsius,
+        first,
+        Math.max(0, indexFrom(Math.nextUp(moment)) - first),
+        events.stream().filter(e -> e.seconds() <= moment).toList());
+  }
+
   /** Index in the arrays of the first reading of this trace that is not before a moment. */
   private int indexFrom(double moment) {
     int found = Arrays.binarySearch(seconds, first, first + size, moment);

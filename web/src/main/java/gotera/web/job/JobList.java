@@ -79,6 +79,7 @@ class JobList {
    *
    * @param seq its count of changes
    * @param kept what was kept of it and still holds
+   * @param before what was kept of it, whether it holds or not
    */
   record Row(
       UUID id,
@@ -87,7 +88,8 @@ class JobList {
       Times times,
       String ending,
       long seq,
-      Optional<JobSummary> kept) {}
+      Optional<JobSummary> kept,
+      Optional<JobSummary> before) {}
 
   /** When it began, and when it was closed or put aside. */
   record Times(Instant started, Optional<Instant> closed, Optional<Instant> discarded) {}
@@ -99,6 +101,12 @@ class JobList {
   @Transactional(readOnly = true)
   Rows open(Query query) {
     return read(OPEN, OPEN_ORDER, query);
+  }
+
+  /** Open jobs, the newest first, at most so many. */
+  List<Row> newest(int most) {
+    return database.query(
+        ROWS + OPEN + " order by j.started_at desc, j.id desc limit ?", (row, n) -> row(row), most);
   }
 
   /** Jobs that are closed or put aside, the newest first. */
@@ -141,6 +149,7 @@ class JobList {
             JobSummaries.moment(row, "discarded_at")),
         row.getString("ending"),
         row.getLong("seq"),
-        summaries.kept(row));
+        summaries.kept(row),
+        summaries.before(row));
   }
 }

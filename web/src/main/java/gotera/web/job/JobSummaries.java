@@ -60,8 +60,15 @@ class JobSummaries {
 
   /** The summary a row carries, if it still holds. */
   Optional<JobSummary> kept(ResultSet row) throws SQLException {
+    return row.getLong("kept_seq") == row.getLong("seq")
+        ? before(row).filter(s -> s.dueAt().isAfter(clock.instant()))
+        : Optional.empty();
+  }
+
+  /** The summary a row carries, whether it still holds or not. */
+  Optional<JobSummary> before(ResultSet row) throws SQLException {
     String step = row.getString("waits_for");
-    if (step == null || row.getLong("kept_seq") != row.getLong("seq")) {
+    if (step == null) {
       return Optional.empty();
     }
     String shape = row.getString("shape");
@@ -70,8 +77,7 @@ class JobSummaries {
             ? Optional.empty()
             : Optional.of(new Headline(shape, row.getString("headline"), row.getBoolean("tight")));
     return Step.of(step)
-        .map(s -> new JobSummary(s, headline, moment(row, "waits_until"), due(row)))
-        .filter(s -> s.dueAt().isAfter(clock.instant()));
+        .map(s -> new JobSummary(s, headline, moment(row, "waits_until"), due(row)));
   }
 
   private static Instant due(ResultSet row) {

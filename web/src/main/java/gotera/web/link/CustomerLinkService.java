@@ -5,13 +5,12 @@ import gotera.web.frame.NotFound;
 import gotera.web.job.JobChanges;
 import gotera.web.storage.Hashes;
 import gotera.web.storage.Identifiers;
+import gotera.web.storage.Secrets;
 import gotera.web.storage.Write;
 import gotera.word.Worded;
-import java.security.SecureRandom;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
-import java.util.Base64;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -23,9 +22,6 @@ import org.springframework.transaction.annotation.Transactional;
  */
 @Service
 public class CustomerLinkService {
-  /** Random bytes of a link (our judgement: 256 bits cannot be guessed). */
-  private static final int BYTES = 32;
-
   /** How long a link opens (our judgement, untested). */
   private static final Duration OPEN = Duration.ofDays(90);
 
@@ -33,10 +29,15 @@ public class CustomerLinkService {
   private final JobChanges changes;
   private final Identifiers identifiers;
   private final Clock clock;
-  private final SecureRandom random = new SecureRandom();
+  private final Secrets secrets;
 
   CustomerLinkService(
-      CustomerLinkRecords links, JobChanges changes, Identifiers identifiers, Clock clock) {
+      CustomerLinkRecords links,
+      JobChanges changes,
+      Identifiers identifiers,
+      Secrets secrets,
+      Clock clock) {
+    this.secrets = secrets;
     this.links = links;
     this.changes = changes;
     this.identifiers = identifiers;
@@ -59,9 +60,7 @@ public class CustomerLinkService {
   /** Makes a link; what is returned is shown once and kept nowhere. */
   @Write
   public String make(UUID jobId, Purpose purpose, String by) {
-    byte[] bytes = new byte[BYTES];
-    random.nextBytes(bytes);
-    String token = Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
+    String token = secrets.token();
     Instant now = clock.instant();
     links.save(
         new CustomerLinkRecord(

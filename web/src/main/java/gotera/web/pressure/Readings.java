@@ -5,6 +5,7 @@ import gotera.pressure.setup.HoldSetup;
 import gotera.pressure.setup.PastHold;
 import gotera.pressure.trace.Trace;
 import gotera.pressure.trace.TraceEvent;
+import gotera.web.frame.NotFound;
 import gotera.web.pressure.trace.Added;
 import gotera.web.pressure.trace.Contents;
 import gotera.web.pressure.trace.Reading;
@@ -13,10 +14,12 @@ import gotera.web.pressure.trace.TraceStore;
 import gotera.web.storage.Write;
 import java.time.Clock;
 import java.time.Duration;
+import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
+import java.util.function.Function;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -71,6 +74,39 @@ public class Readings {
           }
           return added;
         });
+  }
+
+  /** When the clock of a test began; not found where there is none. */
+  @Transactional(readOnly = true)
+  public Instant startedAt(UUID testId) {
+    return tests
+        .findById(testId)
+        .orElseThrow(() -> new NotFound("pressure test " + testId))
+        .startedAt;
+  }
+
+  /**
+   * Adds what a device read by itself.
+   *
+   * @param block in order of time, on the test's clock
+   * @param news whether the pages of the job are told
+   */
+  @Write
+  public Added addBlock(
+      UUID testId, List<Reading> block, List<TraceEvent> events, boolean news, String by) {
+    Function<PressureTestRecord, Added> adding =
+        test -> {
+          traces.append(testId, block, by);
+          for (TraceEvent event : events) {
+            traces.append(testId, event, by);
+            if (event.kind() == TraceEvent.Kind.VALVE_SHUT) {
+              recoverFromHigher(test);
+              tests.save(test);
+            }
+          }
+          return Added.YES;
+        };
+    return news ? open.add(testId, adding) : open.addQuietly(testId, adding);
   }
 
   private Added read(PressureTestRecord test, TypedReading typed, String by) {

@@ -9,6 +9,8 @@ import org.springframework.boot.context.properties.ConfigurationProperties;
  *     from one address
  * @param entriesPerMinute entries of one account
  * @param uploadsPerMinute files of one account, and looks at joints, which may bring a photograph
+ * @param batchesPerMinute batches of readings that gauges send from one address
  */
 @ConfigurationProperties("gotera.limits")
-record LimitProperties(int signInsPerMinute, int entriesPerMinute, int uploadsPerMinute) {}
+record LimitProperties(
+    int signInsPerMinute, int entriesPerMinute, int uploadsPerMinute, int batchesPerMinute) {}

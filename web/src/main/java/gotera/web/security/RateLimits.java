@@ -32,10 +32,21 @@ final class RateLimits extends OncePerRequestFilter {
   /** Bodies that one address may be sending at once (our judgement): each holds a thread. */
   static final int BODIES_AT_ONCE = 24;
 
+  /** Where gauges send to. */
+  private static final String GAUGES = "/api/gauges/readings";
+
+  /** Batches that one address may be sending at once (our judgement): many gauges on one bridge. */
+  private static final int GAUGES_AT_ONCE = 100;
+
+  /** Largest batch of a gauge (bytes) (our judgement: twice the most readings of one). */
+  private static final long BATCH_OF_A_GAUGE = 512L * 1024;
+
   /** What is limited. */
   enum Kind {
     SIGN_IN,
     LINK,
+    /** A batch of a gauge. */
+    GAUGE,
     ENTRY,
     UPLOAD
   }
@@ -72,8 +83,10 @@ final class RateLimits extends OncePerRequestFilter {
       refused.get().write(response, 1);
       return;
     }
-    AtomicInteger sending = bodies.get(request.getRemoteAddr(), a -> new AtomicInteger());
-    if (sending.incrementAndGet() > BODIES_AT_ONCE) {
+    boolean gauge = path(request).equals(GAUGES);
+    AtomicInteger sending =
+        bodies.get((gauge ? "gauges " : "") + request.getRemoteAddr(), a -> new AtomicInteger());
+    if (sending.incrementAndGet() > (gauge ? GAUGES_AT_ONCE : BODIES_AT_ONCE)) {
       sending.decrementAndGet();
       Refusal.BUSY.write(response, 1);
       return;
@@ -100,9 +113,9 @@ final class RateLimits extends OncePerRequestFilter {
     }
     long length = request.getContentLengthLong();
     boolean chunked = request.getHeader("Transfer-Encoding") != null;
-    return chunked || length > (diary ? FILE_OF_ANYONE : FORM_OF_ANYONE)
-        ? Optional.of(Refusal.LARGE)
-        : Optional.empty();
+    long most =
+        diary ? FILE_OF_ANYONE : path(request).equals(GAUGES) ? BATCH_OF_A_GAUGE : FORM_OF_ANYONE;
+    return chunked || length > most ? Optional.of(Refusal.LARGE) : Optional.empty();
   }
 
   private void limited(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
@@ -138,6 +151,12 @@ final class RateLimits extends OncePerRequestFilter {
     if (!post) {
       return null;
     }
+    if (path.equals(GAUGES)) {
+      return new Sender(Kind.GAUGE, Client.address(request));
+    }
+    if (path.startsWith("/api/")) {
+      return new Sender(Kind.SIGN_IN, Client.address(request));
+    }
     return new Sender(isUpload(request) ? Kind.UPLOAD : Kind.ENTRY, Client.of(request));
   }
 
@@ -151,6 +170,7 @@ final class RateLimits extends OncePerRequestFilter {
         switch (kind) {
           case SIGN_IN, LINK -> limits.signInsPerMinute();
           case ENTRY -> limits.entriesPerMinute();
+          case GAUGE -> limits.batchesPerMinute();
           case UPLOAD -> limits.uploadsPerMinute();
         };
     return Bucket.builder()

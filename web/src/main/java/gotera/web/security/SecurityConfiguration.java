@@ -11,6 +11,7 @@ import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.Ordered;
+import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpMethod;
 import org.springframework.security.access.AccessDeniedException;
 import org.springframework.security.authentication.AuthenticationDetailsSource;
@@ -18,11 +19,14 @@ import org.springframework.security.authorization.AuthorizationEventPublisher;
 import org.springframework.security.authorization.SpringAuthorizationEventPublisher;
 import org.springframework.security.config.Customizer;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.config.annotation.web.configurers.AbstractHttpConfigurer;
+import org.springframework.security.config.http.SessionCreationPolicy;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.security.crypto.factory.PasswordEncoderFactories;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.access.AccessDeniedHandlerImpl;
+import org.springframework.security.web.access.intercept.AuthorizationFilter;
 import org.springframework.security.web.context.SecurityContextHolderFilter;
 import org.springframework.security.web.csrf.CsrfFilter;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
@@ -77,6 +81,36 @@ class SecurityConfiguration {
     "/jobs/*/reopen",
     "/jobs/*/discard"
   };
+
+  /**
+   * What devices speak to: each request brings its own token, which is looked up where it is used;
+   * no session, no cookie, and so no form token either.
+   */
+  @Bean
+  @Order(1)
+  SecurityFilterChain devices(HttpSecurity http, LimitProperties limits) throws Exception {
+    return http.securityMatcher("/api/**")
+        .authorizeHttpRequests(
+            requests ->
+                requests
+                    .dispatcherTypeMatchers(DispatcherType.ERROR)
+                    .permitAll()
+                    .requestMatchers(HttpMethod.POST, "/api/gauges/pair", "/api/gauges/readings")
+                    .permitAll()
+                    .requestMatchers(HttpMethod.GET, "/api/openapi.json")
+                    .permitAll()
+                    .anyRequest()
+                    .denyAll())
+        .sessionManagement(s -> s.sessionCreationPolicy(SessionCreationPolicy.STATELESS))
+        .csrf(AbstractHttpConfigurer::disable)
+        .requestCache(AbstractHttpConfigurer::disable)
+        .headers(
+            headers ->
+                headers.contentSecurityPolicy(
+                    csp -> csp.policyDirectives("default-src 'none'; frame-ancestors 'none'")))
+        .addFilterBefore(new RateLimits(limits), AuthorizationFilter.class)
+        .build();
+  }
 
   @Bean
   SecurityFilterChain security(

@@ -76,6 +76,10 @@ public final class SettingsCheck
           new Setting(
               "gotera.limits.uploads-per-minute", "a number from 1", SettingsCheck::positive),
           new Setting(
+              "gotera.limits.batches-per-minute", "a number from 1", SettingsCheck::positive),
+          new Setting(
+              "gotera.stand-in.command", "empty, or the program that simulates a gauge", v -> true),
+          new Setting(
               "server.port", "a number from 0 to 65535", v -> number(v) >= 0 && number(v) <= 65535),
           new Setting(
               "server.address", "an address of this machine", SettingsCheck::ofThisMachine));

@@ -20,6 +20,7 @@ class SettingsCheckTests {
           "gotera.limits.sign-ins-per-minute", "20",
           "gotera.limits.entries-per-minute", "600",
           "gotera.limits.uploads-per-minute", "30",
+          "gotera.limits.batches-per-minute", "900",
           "server.port", "8080",
           "server.address", "127.0.0.1");
 

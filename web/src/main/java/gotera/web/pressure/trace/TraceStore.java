@@ -77,6 +77,15 @@ public class TraceStore {
     return appended;
   }
 
+  /** Appends readings that belong together, in order of time. */
+  public void append(UUID testId, List<Reading> readings, String by) {
+    List<Kept> block =
+        readings.stream()
+            .map(r -> new Kept(testId, 0, r.seconds(), r.kilopascals(), r.kelvinless(), false))
+            .toList();
+    save(testId, identifiers.next(), pack(block), null, by);
+  }
+
   private static boolean taken(List<Kept> readings, double seconds) {
     return readings.stream().anyMatch(r -> Math.abs(r.seconds() - seconds) < TraceEvent.ONE_MOMENT);
   }

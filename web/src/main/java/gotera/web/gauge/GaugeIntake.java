@@ -1,0 +1,211 @@
+package gotera.web.gauge;
+
+import gotera.device.DeviceClock;
+import gotera.device.Sequence;
+import gotera.pressure.trace.TraceEvent;
+import gotera.web.gauge.Checked.Numbered;
+import gotera.web.gauge.GaugeRows.Kept;
+import gotera.web.gauge.GaugeRows.Row;
+import gotera.web.gauge.GaugeRows.Stand;
+import gotera.web.gauge.Message.Acknowledged;
+import gotera.web.gauge.Message.Numbers;
+import gotera.web.pressure.Readings;
+import gotera.web.pressure.trace.Reading;
+import gotera.web.storage.Write;
+import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+
+/**
+ * Takes what gauges send. A batch is kept whole or not at all, and each reading once, however often
+ * and in whatever order batches come; once {@link #take} returns it is durable.
+ */
+@Service
+class GaugeIntake {
+  /**
+   * Pages of a job hear of more readings so often (our judgement): the page that watches the gauge
+   * hears of each batch.
+   */
+  private static final Duration TOLD_EVERY = Duration.ofSeconds(5);
+
+  /** Clocks that are remembered of a gauge (our judgement). */
+  private static final int MOST_CLOCKS = 20;
+
+  /**
+   * Readings of gauges are put between the milliseconds, where those of hands never are (s): no two
+   * readings are of the same moment.
+   */
+  private static final double BETWEEN = TraceEvent.TOLD_APART / 2;
+
+  private final GaugeRows rows;
+  private final Readings readings;
+  private final Clock clock;
+
+  GaugeIntake(GaugeRows rows, Readings readings, Clock clock) {
+    this.rows = rows;
+    this.readings = readings;
+    this.clock = clock;
+  }
+
+  /** What became of the readings of a batch. */
+  private record Outcome(int kept, int notKept, boolean told) {}
+
+  /**
+   * Takes a batch.
+   *
+   * @param arrived when it came
+   */
+  @Write
+  public Acknowledged take(String token, Checked batch, Instant arrived) {
+    Row gauge =
+        rows.locked(token)
+            .filter(g -> g.withdrawn().isEmpty())
+            .orElseThrow(
+                () -> new Refusal(Refusal.Kind.UNKNOWN, "", "this token opens nothing any more"));
+    Kept kept = placing(gauge, batch, arrived);
+    List<Stand> stands = rows.stands(gauge.id());
+    List<Numbered> fresh =
+        batch.readings().stream().filter(r -> !gauge.received().has(r.number())).toList();
+    Outcome outcome = keep(gauge, stands, kept.clock(), fresh);
+    Row after = after(gauge, batch, fresh, outcome);
+    Optional<Numbered> last =
+        fresh.stream().filter(r -> r.pressure().isPresent()).reduce((a, b) -> b);
+    rows.took(
+        after,
+        last.filter(r -> r.temperature().isPresent())
+            .map(r -> r.temperature().getAsDouble())
+            .orElse(null));
+    rows.keep(gauge.id(), batch.clock(), kept, clock.instant());
+    DeviceClock.Known known = kept.clock().known(batch.sent(), GaugeRows.seconds(arrived));
+    return new Acknowledged(
+        GaugeRows.seconds(arrived),
+        GaugeRows.seconds(clock.instant()),
+        after.received().through(),
+        after.received().gaps().stream().map(g -> new Numbers(g.from(), g.to())).toList(),
+        outcome.kept(),
+        outcome.notKept(),
+        stands.stream().anyMatch(s -> s.ended().isEmpty()),
+        known.offset(),
+        known.u(),
+        known.drift());
+  }
+
+  /** The gauge's clock with what this batch says of it. */
+  private Kept placing(Row gauge, Checked batch, Instant arrived) {
+    Optional<Kept> known = rows.clock(gauge.id(), batch.clock());
+    if (known.isEmpty()) {
+      rows.forgetClocks(gauge.id(), MOST_CLOCKS);
+    }
+    Kept before = known.orElse(new Kept(Double.NEGATIVE_INFINITY, DeviceClock.UNKNOWN));
+    double reached = before.reached();
+    for (Numbered r : batch.readings()) {
+      if (r.number() > gauge.received().highest() && known.isPresent() && r.at() <= reached) {
+        throw new Refusal(
+            Refusal.Kind.CONFLICT,
+            "readings",
+            "a later reading at an earlier time: give a clock that begins anew another name");
+      }
+    }
+    DeviceClock heard = batch.previous().map(before.clock()::heard).orElse(before.clock());
+    double from = batch.readings().isEmpty() ? batch.sent() : batch.readings().get(0).at();
+    DeviceClock placing =
+        heard.placing(
+            Math.max(reached, known.isPresent() ? reached : from),
+            batch.sent(),
+            GaugeRows.seconds(arrived));
+    double now =
+        batch.readings().isEmpty()
+            ? reached
+            : Math.max(reached, batch.readings().get(batch.readings().size() - 1).at());
+    return new Kept(Double.isFinite(now) ? now : batch.sent(), placing);
+  }
+
+  private Outcome keep(Row gauge, List<Stand> stands, DeviceClock placed, List<Numbered> fresh) {
+    Map<UUID, List<Numbered>> byTest = new LinkedHashMap<>();
+    int notKept = 0;
+    for (Numbered r : fresh) {
+      double ours = placed.ours(r.at());
+      Optional<Stand> at = stands.stream().filter(s -> s.holds(ours)).findFirst();
+      if (at.isPresent() && r.pressure().isPresent()) {
+        byTest.computeIfAbsent(at.get().test(), t -> new ArrayList<>()).add(r);
+      } else {
+        notKept++;
+      }
+    }
+    boolean tell = gauge.told().map(t -> t.plus(TOLD_EVERY).isBefore(clock.instant())).orElse(true);
+    int kept = 0;
+    for (Map.Entry<UUID, List<Numbered>> e : byTest.entrySet()) {
+      if (keep(e.getKey(), e.getValue(), gauge, placed, tell)) {
+        kept += e.getValue().size();
+      } else {
+        notKept += e.getValue().size();
+      }
+    }
+    return new Outcome(kept, notKept, kept > 0 && tell);
+  }
+
+  private boolean keep(
+      UUID test, List<Numbered> numbered, Row gauge, DeviceClock placed, boolean tell) {
+    double started = GaugeRows.seconds(readings.startedAt(test));
+    List<Reading> block = new ArrayList<>();
+    List<TraceEvent> events = new ArrayList<>();
+    for (Numbered r : numbered) {
+      double seconds =
+          Math.floor((placed.ours(r.at()) - started) / (2 * BETWEEN)) * 2 * BETWEEN + BETWEEN;
+      block.add(new Reading(seconds, r.pressure().getAsDouble(), r.temperature()));
+      r.event().ifPresent(kind -> events.add(TraceEvent.at(seconds, kind)));
+    }
+    return readings
+        .addBlock(test, block, events, tell || !events.isEmpty(), gauge.made().name())
+        .isDone();
+  }
+
+  private Row after(Row gauge, Checked batch, List<Numbered> fresh, Outcome outcome) {
+    Sequence received = gauge.received();
+    Sequence lost = gauge.lost();
+    for (Numbered r : fresh) {
+      received = received.with(new Sequence.Range(r.number(), r.number()));
+    }
+    for (Sequence.Range range : batch.lost()) {
+      // what has come is not lost, and what is beyond the last has not been made yet
+      for (Sequence.Range gap : received.gaps()) {
+        long from = Math.max(gap.from(), range.from());
+        long to = Math.min(gap.to(), range.to());
+        if (from <= to) {
+          lost = lost.with(new Sequence.Range(from, to));
+        }
+      }
+    }
+    for (Sequence.Range range : lost.ranges()) {
+      received = received.with(range);
+    }
+    if (received.gaps().size() > Sequence.MOST_GAPS) {
+      throw new Refusal(
+          Refusal.Kind.CONFLICT,
+          "readings",
+          "too many gaps: send what is missing, or call it lost");
+    }
+    return new Row(
+        gauge.id(),
+        gauge.made(),
+        gauge.pairedBy(),
+        gauge.withdrawn(),
+        received,
+        lost,
+        gauge.notKept() + outcome.notKept(),
+        Optional.of(clock.instant()),
+        outcome.told() ? Optional.of(clock.instant()) : gauge.told(),
+        fresh.stream()
+            .filter(r -> r.pressure().isPresent())
+            .reduce((a, b) -> b)
+            .map(r -> r.pressure().getAsDouble())
+            .or(gauge::last));
+  }
+}

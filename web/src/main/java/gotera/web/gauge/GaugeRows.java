@@ -1,0 +1,290 @@
+package gotera.web.gauge;
+
+import gotera.device.DeviceClock;
+import gotera.device.Sequence;
+import gotera.web.storage.Hashes;
+import gotera.web.storage.Identifiers;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.time.Instant;
+import java.time.LocalDateTime;
+import java.time.ZoneOffset;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.jspecify.annotations.Nullable;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.stereotype.Component;
+
+/**
+ * Gauges in the database. By plain statements, for each of many gauges writes every second; its
+ * callers hold the transaction.
+ */
+@Component
+class GaugeRows {
+  private static final String COLUMNS =
+      "select id, name, step_kpa, step_k, simulated, paired_by, withdrawn_at, received, lost, not_kept,"
+          + " heard_at, told_at, last_kpa from gauge ";
+
+  private static final String OPEN =
+      "select a.id, a.gauge_id, a.pressure_test_id, a.begun_at, a.ended_at from gauge_at_test a ";
+
+  private final JdbcTemplate database;
+  private final Identifiers identifiers;
+
+  GaugeRows(JdbcTemplate database, Identifiers identifiers) {
+    this.database = database;
+    this.identifiers = identifiers;
+  }
+
+  /** A gauge as it is kept. */
+  record Row(
+      UUID id,
+      Made made,
+      String pairedBy,
+      Optional<Instant> withdrawn,
+      Sequence received,
+      Sequence lost,
+      long notKept,
+      Optional<Instant> heard,
+      Optional<Instant> told,
+      Optional<Double> last) {}
+
+  /**
+   * How a gauge is made.
+   *
+   * @param name what it is called
+   * @param step its smallest step (kPa)
+   * @param kelvins that of its thermometer (K), where it has one
+   * @param simulated whether it is a stand-in
+   */
+  record Made(String name, double step, Optional<Double> kelvins, boolean simulated) {}
+
+  /** Where a gauge stood, from when to when. */
+  record Stand(UUID id, UUID gauge, UUID test, Instant begun, Optional<Instant> ended) {
+    boolean holds(double ours) {
+      return ours >= seconds(begun) && ended.map(e -> ours <= seconds(e)).orElse(true);
+    }
+  }
+
+  /** A clock of a gauge. */
+  record Kept(double reached, DeviceClock clock) {}
+
+  static double seconds(Instant at) {
+    return at.getEpochSecond() + at.getNano() / 1e9;
+  }
+
+  static LocalDateTime utc(Instant at) {
+    return LocalDateTime.ofInstant(at, ZoneOffset.UTC);
+  }
+
+  private static Optional<Instant> moment(ResultSet row, String column) throws SQLException {
+    return Optional.ofNullable(row.getObject(column, LocalDateTime.class))
+        .map(t -> t.toInstant(ZoneOffset.UTC));
+  }
+
+  private static Row row(ResultSet row) throws SQLException {
+    double last = row.getDouble("last_kpa");
+    Optional<Double> shown = row.wasNull() ? Optional.empty() : Optional.of(last);
+    return new Row(
+        UUID.fromString(row.getString("id")),
+        new Made(
+            row.getString("name"),
+            row.getDouble("step_kpa"),
+            Optional.ofNullable((Double) row.getObject("step_k")),
+            row.getBoolean("simulated")),
+        row.getString("paired_by"),
+        moment(row, "withdrawn_at"),
+        Sequence.read(row.getString("received")),
+        Sequence.read(row.getString("lost")),
+        row.getLong("not_kept"),
+        moment(row, "heard_at"),
+        moment(row, "told_at"),
+        shown);
+  }
+
+  private static Stand stand(ResultSet row) throws SQLException {
+    return new Stand(
+        UUID.fromString(row.getString("id")),
+        UUID.fromString(row.getString("gauge_id")),
+        UUID.fromString(row.getString("pressure_test_id")),
+        moment(row, "begun_at").orElseThrow(),
+        moment(row, "ended_at"));
+  }
+
+  void add(Message.Paired paired, Made made, Instant at, String by) {
+    database.update(
+        "insert into gauge (id, name, step_kpa, step_k, simulated, token_sha256, paired_at,"
+            + " paired_by, received, lost) values (?, ?, ?, ?, ?, ?, ?, ?, '', '')",
+        paired.gauge(),
+        made.name(),
+        made.step(),
+        made.kelvins().orElse(null),
+        made.simulated(),
+        Hashes.sha256(paired.token()),
+        utc(at),
+        by);
+  }
+
+  /** The gauge of a token, locked until the transaction ends. */
+  Optional<Row> locked(String token) {
+    return database
+        .query(
+            COLUMNS + "where token_sha256 = ? for update",
+            (row, n) -> row(row),
+            Hashes.sha256(token))
+        .stream()
+        .findFirst();
+  }
+
+  Optional<Row> locked(UUID id) {
+    return database
+        .query(COLUMNS + "where id = ? for update", (row, n) -> row(row), id.toString())
+        .stream()
+        .findFirst();
+  }
+
+  /** Those that may write, the one that was heard last first. */
+  List<Row> all() {
+    return database.query(
+        COLUMNS + "where withdrawn_at is null order by heard_at desc, paired_at desc limit 200",
+        (row, n) -> row(row));
+  }
+
+  void withdraw(UUID id, Instant at, String by) {
+    database.update(
+        "update gauge set withdrawn_at = ?, withdrawn_by = ? where id = ? and withdrawn_at is null",
+        utc(at),
+        by,
+        id.toString());
+  }
+
+  /** What came of a batch. */
+  void took(Row after, @Nullable Double lastCelsius) {
+    database.update(
+        "update gauge set received = ?, lost = ?, not_kept = ?, heard_at = ?, told_at = ?,"
+            + " last_kpa = ?, last_celsius = ? where id = ?",
+        after.received().text(),
+        after.lost().text(),
+        after.notKept(),
+        after.heard().map(GaugeRows::utc).orElse(null),
+        after.told().map(GaugeRows::utc).orElse(null),
+        after.last().orElse(null),
+        lastCelsius,
+        after.id().toString());
+  }
+
+  /** Where a gauge stood lately, the last first. */
+  List<Stand> stands(UUID gauge) {
+    return database.query(
+        OPEN + "where a.gauge_id = ? order by a.begun_at desc limit 20",
+        (row, n) -> stand(row),
+        gauge.toString());
+  }
+
+  /** The gauge that stands at a test now. */
+  Optional<Stand> at(UUID test) {
+    return database
+        .query(
+            OPEN + "where a.pressure_test_id = ? and a.ended_at is null",
+            (row, n) -> stand(row),
+            test.toString())
+        .stream()
+        .findFirst();
+  }
+
+  /** Every stand that lasts. */
+  List<Stand> standing() {
+    return database.query(
+        OPEN
+            + "join gauge g on g.id = a.gauge_id where a.ended_at is null and g.withdrawn_at is null",
+        (row, n) -> stand(row));
+  }
+
+  void begin(UUID gauge, UUID test, Instant at, String by) {
+    database.update(
+        "insert into gauge_at_test (id, gauge_id, pressure_test_id, begun_at, begun_by)"
+            + " values (?, ?, ?, ?, ?)",
+        identifiers.next().toString(),
+        gauge.toString(),
+        test.toString(),
+        utc(at),
+        by);
+  }
+
+  void end(Stand stand, Instant at, String by) {
+    database.update(
+        "update gauge_at_test set ended_at = ?, ended_by = ? where id = ? and ended_at is null",
+        utc(at),
+        by,
+        stand.id().toString());
+  }
+
+  Optional<Kept> clock(UUID gauge, String name) {
+    return database
+        .query(
+            "select reached, state from gauge_clock where gauge_id = ? and name = ?",
+            (row, n) -> new Kept(row.getDouble(1), ClockText.read(row.getString(2))),
+            gauge.toString(),
+            name)
+        .stream()
+        .findFirst();
+  }
+
+  void keep(UUID gauge, String name, Kept kept, Instant now) {
+    database.update(
+        "replace into gauge_clock (gauge_id, name, reached, state, used_at) values (?, ?, ?, ?, ?)",
+        gauge.toString(),
+        name,
+        kept.reached(),
+        ClockText.of(kept.clock()),
+        utc(now));
+  }
+
+  void forgetClocks(UUID gauge, int most) {
+    database.update(
+        "delete from gauge_clock where gauge_id = ? and used_at < coalesce((select used_at from"
+            + " (select used_at from gauge_clock where gauge_id = ? order by used_at desc"
+            + " limit 1 offset ?) newest), '1970-01-01')",
+        gauge.toString(),
+        gauge.toString(),
+        most - 1);
+  }
+
+  void offer(String code, UUID test, Instant at, String by) {
+    database.update(
+        "insert into gauge_code (code_sha256, pressure_test_id, made_at, made_by)"
+            + " values (?, ?, ?, ?)",
+        Hashes.sha256(code),
+        test.toString(),
+        utc(at),
+        by);
+  }
+
+  /** A code that was shown. */
+  record Code(UUID test, String by) {}
+
+  /** Takes a code that was made after a moment; once only. */
+  Optional<Code> take(String code, Instant since, Instant now) {
+    String hash = Hashes.sha256(code);
+    int taken =
+        database.update(
+            "update gauge_code set used_at = ? where code_sha256 = ? and used_at is null"
+                + " and made_at >= ?",
+            utc(now),
+            hash,
+            utc(since));
+    return taken == 0
+        ? Optional.empty()
+        : Optional.of(
+            java.util.Objects.requireNonNull(
+                database.queryForObject(
+                    "select pressure_test_id, made_by from gauge_code where code_sha256 = ?",
+                    (row, n) -> new Code(UUID.fromString(row.getString(1)), row.getString(2)),
+                    hash)));
+  }
+
+  void forgetCodes(Instant before) {
+    database.update("delete from gauge_code where made_at < ?", utc(before));
+  }
+}
