@@ -13,6 +13,7 @@ import io.swagger.v3.oas.annotations.security.SecurityRequirement;
 import io.swagger.v3.oas.annotations.tags.Tag;
 import java.time.Clock;
 import java.time.Instant;
+import org.springframework.dao.PessimisticLockingFailureException;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -95,6 +96,14 @@ class GaugeApi {
   ResponseEntity<Refused> refused(Refusal refusal) {
     return ResponseEntity.status(refusal.kind.status)
         .body(new Refused(refusal.member, String.valueOf(refusal.getMessage())));
+  }
+
+  /** Too many at once for the database: nothing was kept, and the same may be sent again. */
+  @ExceptionHandler(PessimisticLockingFailureException.class)
+  ResponseEntity<Refused> busy() {
+    return ResponseEntity.status(HttpStatus.SERVICE_UNAVAILABLE)
+        .header(HttpHeaders.RETRY_AFTER, "1")
+        .body(new Refused("", "not now"));
   }
 
   @ExceptionHandler(HttpMessageNotReadableException.class)

@@ -231,24 +231,41 @@ class GaugeRows {
         .findFirst();
   }
 
+  /** Keeps a clock that is there already, or a new one; the gauge is locked. */
   void keep(UUID gauge, String name, Kept kept, Instant now) {
-    database.update(
-        "replace into gauge_clock (gauge_id, name, reached, state, used_at) values (?, ?, ?, ?, ?)",
-        gauge.toString(),
-        name,
-        kept.reached(),
-        ClockText.of(kept.clock()),
-        utc(now));
+    int changed =
+        database.update(
+            "update gauge_clock set reached = ?, state = ?, used_at = ?"
+                + " where gauge_id = ? and name = ?",
+            kept.reached(),
+            ClockText.of(kept.clock()),
+            utc(now),
+            gauge.toString(),
+            name);
+    if (changed == 0) {
+      database.update(
+          "insert into gauge_clock (gauge_id, name, reached, state, used_at)"
+              + " values (?, ?, ?, ?, ?)",
+          gauge.toString(),
+          name,
+          kept.reached(),
+          ClockText.of(kept.clock()),
+          utc(now));
+    }
   }
 
+  /** Forgets the clocks of a gauge that were used longest ago, but for so many. */
   void forgetClocks(UUID gauge, int most) {
-    database.update(
-        "delete from gauge_clock where gauge_id = ? and used_at < coalesce((select used_at from"
-            + " (select used_at from gauge_clock where gauge_id = ? order by used_at desc"
-            + " limit 1 offset ?) newest), '1970-01-01')",
-        gauge.toString(),
-        gauge.toString(),
-        most - 1);
+    List<String> old =
+        database.queryForList(
+            "select name from gauge_clock where gauge_id = ? order by used_at desc limit 1000 offset ?",
+            String.class,
+            gauge.toString(),
+            most);
+    for (String name : old) {
+      database.update(
+          "delete from gauge_clock where gauge_id = ? and name = ?", gauge.toString(), name);
+    }
   }
 
   void offer(String code, UUID test, Instant at, String by) {
