@@ -121,6 +121,15 @@ public record Dial(double x, double y, List<Mark> marks) {
     return OptionalDouble.of(from + share * (marks.get(i).kilopascals() - from));
   }
 
+  /** Two readings of the same needle agree to this share of the scale (1) (our judgement). */
+  private static final double SAME = 0.02;
+
+  /** Whether somebody who read beside the camera saw the same (kPa). */
+  public boolean agrees(double typed, double read) {
+    double scale = marks.get(marks.size() - 1).kilopascals() - marks.get(0).kilopascals();
+    return Math.abs(typed - read) <= SAME * scale;
+  }
+
   /** How much pressure a turn of the needle means there (kPa/rad). */
   double perRadian(double angle) {
     double step = 1e-3;

@@ -63,13 +63,8 @@ record Line(double angle, double angleU, double aside, double scatter, int kept)
         double along = Math.cos(angle) * dx + Math.sin(angle) * dy;
         spread += weights[i] * along * along;
       }
-      double[] sizes = Arrays.stream(across).map(Math::abs).sorted().toArray();
-      // half of a normal distribution lies within 0.67 standard deviations
-      scale = Math.max(FINEST, sizes[n / 2] / 0.6745);
-      for (int i = 0; i < n; i++) {
-        double size = Math.abs(across[i]) / scale;
-        weights[i] = size > HUBER ? HUBER / size : 1;
-      }
+      scale = scatter(across);
+      weigh(across, scale, weights);
     }
     double most = ON_IT * scale;
     int kept = (int) Arrays.stream(across).filter(d -> Math.abs(d) <= most).count();
@@ -79,5 +74,18 @@ record Line(double angle, double angleU, double aside, double scatter, int kept)
         -Math.sin(angle) * mx + Math.cos(angle) * my,
         scale,
         kept);
+  }
+
+  private static double scatter(double[] across) {
+    double[] sizes = Arrays.stream(across).map(Math::abs).sorted().toArray();
+    // half of a normal distribution lies within 0.67 standard deviations
+    return Math.max(FINEST, sizes[sizes.length / 2] / 0.6745);
+  }
+
+  private static void weigh(double[] across, double scale, double[] weights) {
+    for (int i = 0; i < across.length; i++) {
+      double size = Math.abs(across[i]) / scale;
+      weights[i] = size > HUBER ? HUBER / size : 1;
+    }
   }
 }

@@ -15,6 +15,28 @@ public record Picture(int width, int height, float[] light) {
     }
   }
 
+  /** Shares of red, green and blue in what the eye calls light (ITU-R BT.601). */
+  private static final float RED = 0.299f;
+
+  private static final float GREEN = 0.587f;
+  private static final float BLUE = 0.114f;
+  private static final float WHITE = 255f;
+
+  /**
+   * A picture in colours, as light and dark.
+   *
+   * @param rgb row by row, eight bits each for red, green and blue
+   */
+  public static Picture ofColours(int width, int height, int[] rgb) {
+    float[] light = new float[rgb.length];
+    for (int i = 0; i < rgb.length; i++) {
+      light[i] =
+          (RED * (rgb[i] >> 16 & 0xff) + GREEN * (rgb[i] >> 8 & 0xff) + BLUE * (rgb[i] & 0xff))
+              / WHITE;
+    }
+    return new Picture(width, height, light);
+  }
+
   /** How light it is at a point between dots; beyond the edge as at the edge. */
   double at(double x, double y) {
     double cx = Math.max(0, Math.min(width - 1.0, x));

@@ -20,7 +20,7 @@ import java.util.Random;
  * A drawn dial: three faces, held askew, unevenly lit, with reflected light, noise, blur, and
  * sometimes a hand before it. Its scale is 0 to 200 kPa over 270 degrees, in divisions of 10 kPa.
  */
-final class DrawnDial {
+public final class DrawnDial {
   static final double DIVISION = 10;
   static final double FULL = 200;
   private static final int SIZE = 360;
@@ -36,7 +36,7 @@ final class DrawnDial {
   private final double lit;
 
   /** What else is in the picture. */
-  enum Trouble {
+  public enum Trouble {
     NOTHING,
     GLARE,
     BLUR,
@@ -44,7 +44,7 @@ final class DrawnDial {
     MOVES
   }
 
-  DrawnDial(Random random) {
+  public DrawnDial(Random random) {
     this.random = random;
     face = random.nextInt(3);
     slopeX = between(-0.3, 0.3);
@@ -69,7 +69,7 @@ final class DrawnDial {
   }
 
   /** The dial as somebody touches it, to within a dot and a half. */
-  Dial touched(double... at) {
+  public Dial touched(double... at) {
     double[] centre = seen(0, 0);
     List<Dial.Mark> marks =
         Arrays.stream(at)
@@ -89,7 +89,7 @@ final class DrawnDial {
   }
 
   /** A picture of it. */
-  Picture picture(double kilopascals, Trouble trouble) {
+  public Picture picture(double kilopascals, Trouble trouble) {
     BufferedImage image = new BufferedImage(SIZE, SIZE, BufferedImage.TYPE_INT_RGB);
     Graphics2D g = image.createGraphics();
     g.setRenderingHint(RenderingHints.KEY_ANTIALIASING, RenderingHints.VALUE_ANTIALIAS_ON);

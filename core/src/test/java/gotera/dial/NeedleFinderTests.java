@@ -10,9 +10,9 @@ import java.util.Random;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 
-/** Needles of drawn dials, a few hundred here; ten thousand with {@code -Dgotera.dials=10000}. */
+/** Needles of drawn dials, three hundred here; ten thousand with {@code -Dgotera.dials=10000}. */
 class NeedleFinderTests {
-  private static final int FRAMES = Integer.getInteger("gotera.dials", 400);
+  private static final int FRAMES = Integer.getInteger("gotera.dials", 300);
 
   private record Seen(Trouble trouble, boolean read, double off, double u) {}
 

@@ -23,6 +23,7 @@ import { startSend } from "./send.js";
 import { startFocus } from "./focus.js";
 import { startSign } from "./sign.js";
 import { startFeed } from "./feed.js";
+import { startCamera } from "./camera.js";
 
 startSend();
 startFocus();
@@ -48,3 +49,4 @@ startClocks();
 startPan();
 startNearest();
 startFeed();
+startCamera();

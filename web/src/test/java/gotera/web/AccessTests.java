@@ -38,6 +38,7 @@ class AccessTests {
             "/tests/{testId}/gauges/code",
             "/tests/{testId}/gauges/stand-in",
             "/tests/{testId}/gauges/{gaugeId}/{done}",
+            "/tests/{testId}/camera",
             "/tests/{testId}/live",
             "/tests/{testId}/live/feed",
             "/equipment",
@@ -157,6 +158,9 @@ class AccessTests {
         List.of(
             "/test-now",
             "/floor/{jobId}/bay",
+            "/tests/{testId}/camera/dial",
+            "/tests/{testId}/camera/frames",
+            "/tests/{testId}/camera/compare",
             "/tests/{testId}/gauges/code",
             "/tests/{testId}/gauges/stand-in",
             "/tests/{testId}/gauges/{gaugeId}/put",

@@ -75,6 +75,7 @@ class AccessibilityTests {
                   "/equipment/new?kind=tester"));
       String job = bench.demoJob("Corrie 12");
       STEPS.forEach(s -> paths.add(job + "/" + s));
+      paths.addAll(bench.apart(job));
       bench.open(job + "/waits");
       bench.fill("Minutes", "90");
       bench.click("Begin");

@@ -9,6 +9,8 @@ import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.FilePayload;
 import com.microsoft.playwright.options.LoadState;
 import java.nio.charset.StandardCharsets;
+import java.util.List;
+import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
 /** A technician at the bench: a browser that is signed in, with the words of the screen. */
@@ -135,6 +137,17 @@ final class Bench implements AutoCloseable {
   /** At a screen of this size. */
   static Bench sized(Application.Running application, int width, int height) {
     return new Bench(application, application.address(), "bench", width, height);
+  }
+
+  /** Pages of the latest pressure test of a job that stand apart from its bench. */
+  List<String> apart(String job) {
+    open(job + "/pressure-test");
+    Matcher test = Pattern.compile("/tests/[0-9a-f-]{36}").matcher(page.content());
+    if (!test.find()) {
+      throw new AssertionError("no test in " + job);
+    }
+    return List.of(
+        test.group() + "/live", test.group() + "/gauges", test.group() + "/camera", "/floor");
   }
 
   /** Address of a job of the demonstration. */

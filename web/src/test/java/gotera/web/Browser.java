@@ -5,6 +5,7 @@ import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType.LaunchOptions;
 import com.microsoft.playwright.Playwright;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 
@@ -17,21 +18,41 @@ final class Browser implements AutoCloseable {
       Playwright.create(
           // the browser is Debian's: nothing is downloaded
           new Playwright.CreateOptions().setEnv(Map.of("PLAYWRIGHT_SKIP_BROWSER_DOWNLOAD", "1")));
-  private final com.microsoft.playwright.Browser chromium =
-      playwright
-          .chromium()
-          .launch(
-              new LaunchOptions()
-                  .setExecutablePath(Path.of("/usr/bin/chromium"))
-                  .setArgs(
-                      List.of(
-                          "--no-sandbox",
-                          "--disable-gpu",
-                          "--disable-quic",
-                          "--no-first-run",
-                          "--disable-background-networking",
-                          "--disable-component-update",
-                          "--disable-sync")));
+  private final com.microsoft.playwright.Browser chromium;
+
+  Browser() {
+    this(List.of());
+  }
+
+  /** One whose camera shows a film (MJPEG), again and again. */
+  static Browser withCamera(Path film) {
+    return new Browser(
+        List.of(
+            "--use-fake-ui-for-media-stream",
+            "--use-fake-device-for-media-stream",
+            "--use-file-for-fake-video-capture=" + film));
+  }
+
+  private Browser(List<String> more) {
+    List<String> arguments =
+        new ArrayList<>(
+            List.of(
+                "--no-sandbox",
+                "--disable-gpu",
+                "--disable-quic",
+                "--no-first-run",
+                "--disable-background-networking",
+                "--disable-component-update",
+                "--disable-sync"));
+    arguments.addAll(more);
+    chromium =
+        playwright
+            .chromium()
+            .launch(
+                new LaunchOptions()
+                    .setExecutablePath(Path.of("/usr/bin/chromium"))
+                    .setArgs(arguments));
+  }
 
   /** A browser of one person, with a window of this size that can also be touched. */
   BrowserContext person(int width, int height) {

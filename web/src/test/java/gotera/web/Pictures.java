@@ -30,7 +30,7 @@ final class Pictures {
           "suspects=2:suspects",
           "re-test=3:re-test",
           "guided-check-phone=4:inside/gas-check@phone",
-          "plan=2:pressure-test/plan",
+          "floor=/floor",
           "decide=2:decide",
           "hand-over=3:hand-over",
           "inside=2:inside");

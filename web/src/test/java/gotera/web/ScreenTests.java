@@ -78,6 +78,7 @@ class ScreenTests {
                     "/phone"));
         String job = bench.demoJob("Corrie 12");
         STEPS.forEach(s -> paths.add(job + "/" + s));
+        paths.addAll(bench.apart(job));
         for (String path : paths) {
           bench.open(path);
           bench.page.evaluate("document.querySelectorAll('details').forEach(d => d.open = true)");

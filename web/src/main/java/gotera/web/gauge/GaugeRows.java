@@ -267,41 +267,4 @@ class GaugeRows {
           "delete from gauge_clock where gauge_id = ? and name = ?", gauge.toString(), name);
     }
   }
-
-  void offer(String code, UUID test, Instant at, String by) {
-    database.update(
-        "insert into gauge_code (code_sha256, pressure_test_id, made_at, made_by)"
-            + " values (?, ?, ?, ?)",
-        Hashes.sha256(code),
-        test.toString(),
-        utc(at),
-        by);
-  }
-
-  /** A code that was shown. */
-  record Code(UUID test, String by) {}
-
-  /** Takes a code that was made after a moment; once only. */
-  Optional<Code> take(String code, Instant since, Instant now) {
-    String hash = Hashes.sha256(code);
-    int taken =
-        database.update(
-            "update gauge_code set used_at = ? where code_sha256 = ? and used_at is null"
-                + " and made_at >= ?",
-            utc(now),
-            hash,
-            utc(since));
-    return taken == 0
-        ? Optional.empty()
-        : Optional.of(
-            java.util.Objects.requireNonNull(
-                database.queryForObject(
-                    "select pressure_test_id, made_by from gauge_code where code_sha256 = ?",
-                    (row, n) -> new Code(UUID.fromString(row.getString(1)), row.getString(2)),
-                    hash)));
-  }
-
-  void forgetCodes(Instant before) {
-    database.update("delete from gauge_code where made_at < ?", utc(before));
-  }
 }

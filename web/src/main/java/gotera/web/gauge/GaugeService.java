@@ -5,7 +5,7 @@ import gotera.pressure.setup.HoldSetup.KnownGauge;
 import gotera.pressure.setup.Usual;
 import gotera.range.Range;
 import gotera.web.frame.NotFound;
-import gotera.web.gauge.GaugeRows.Code;
+import gotera.web.gauge.GaugeCodes.Code;
 import gotera.web.gauge.GaugeRows.Made;
 import gotera.web.gauge.GaugeRows.Row;
 import gotera.web.gauge.GaugeRows.Stand;
@@ -38,6 +38,7 @@ public class GaugeService {
   private static final int NAME_LENGTH = 60;
 
   private final GaugeRows rows;
+  private final GaugeCodes codes;
   private final PressureService tests;
   private final Identifiers identifiers;
   private final Secrets secrets;
@@ -45,11 +46,13 @@ public class GaugeService {
 
   GaugeService(
       GaugeRows rows,
+      GaugeCodes codes,
       PressureService tests,
       Identifiers identifiers,
       Secrets secrets,
       Clock clock) {
     this.rows = rows;
+    this.codes = codes;
     this.tests = tests;
     this.identifiers = identifiers;
     this.secrets = secrets;
@@ -82,9 +85,9 @@ public class GaugeService {
   public String offer(UUID testId, String by) {
     tests.where(testId);
     Instant now = clock.instant();
-    rows.forgetCodes(now.minus(CODE_LASTS.multipliedBy(10)));
+    codes.forgetCodes(now.minus(CODE_LASTS.multipliedBy(10)));
     String code = secrets.code(CODE_BYTES);
-    rows.offer(code, testId, now, by);
+    codes.offer(code, testId, now, by);
     return code;
   }
 
@@ -105,7 +108,8 @@ public class GaugeService {
             : pairing.code().toLowerCase(Locale.ROOT).replaceAll("[\\s-]", "");
     Instant now = clock.instant();
     Code code =
-        rows.take(typed, now.minus(CODE_LASTS), now)
+        codes
+            .take(typed, now.minus(CODE_LASTS), now)
             .orElseThrow(
                 () ->
                     new Refusal(

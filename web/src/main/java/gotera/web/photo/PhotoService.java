@@ -66,6 +66,12 @@ public class PhotoService {
     return photo.id;
   }
 
+  /** A photograph that was kept. */
+  @Transactional(readOnly = true)
+  public Optional<Photograph> kept(UUID id) {
+    return photos.findById(id).map(p -> new Photograph(p.jpeg, p.width, p.height));
+  }
+
   /** A photograph whose spots can be measured. */
   @Transactional(readOnly = true)
   public SpotOfPhotograph spots(UUID id) {
