@@ -32,8 +32,7 @@ final class Pictures {
           "guided-check-phone=4:inside/gas-check@phone",
           "floor=/floor",
           "decide=2:decide",
-          "hand-over=3:hand-over",
-          "inside=2:inside");
+          "hand-over=3:hand-over");
 
   private Pictures() {}
 
