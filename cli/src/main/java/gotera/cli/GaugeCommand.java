@@ -1,8 +1,10 @@
 package gotera.cli;
 
+import gotera.cli.gauge.SimulatedFiles;
 import gotera.cli.gauge.SimulatedGauge;
 import java.io.IOException;
 import java.io.PrintStream;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
@@ -32,6 +34,12 @@ final class GaugeCommand implements Callable<Integer> {
 
   @Option(names = "--folder", description = "its disk; the same folder goes on where it ended")
   private @org.jspecify.annotations.Nullable Path folder;
+
+  @Option(
+      names = "--files",
+      paramLabel = "FOLDER",
+      description = "write what it would read as trace and description, and send nothing")
+  private @org.jspecify.annotations.Nullable Path files;
 
   @Option(names = "--name", description = "what it is called", defaultValue = "Simulated gauge")
   @SuppressWarnings("NullAway.Init")
@@ -86,25 +94,31 @@ final class GaugeCommand implements Callable<Integer> {
       throw new picocli.CommandLine.ParameterException(
           new picocli.CommandLine(this), "times, pressure and air are above zero");
     }
-    Path disk = folder == null ? java.nio.file.Files.createTempDirectory("gauge") : folder;
+    if (files != null) {
+      out.println(SimulatedFiles.write(options(files)));
+      return 0;
+    }
     return new SimulatedGauge(
-            new SimulatedGauge.Options(
-                address.replaceAll("/+$", ""),
-                code,
-                disk,
-                name,
-                rated,
-                leak,
-                orifice,
-                air,
-                everyMillis,
-                sendMillis,
-                minutes,
-                leansAt,
-                failing,
-                drift,
-                seed == 0 ? System.nanoTime() : seed),
-            out)
+            options(folder == null ? Files.createTempDirectory("gauge") : folder), out)
         .run();
+  }
+
+  private SimulatedGauge.Options options(Path disk) {
+    return new SimulatedGauge.Options(
+        address.replaceAll("/+$", ""),
+        code,
+        disk,
+        name,
+        rated,
+        leak,
+        orifice,
+        air,
+        everyMillis,
+        sendMillis,
+        minutes,
+        leansAt,
+        failing,
+        drift,
+        seed == 0 ? System.nanoTime() : seed);
   }
 }

@@ -119,6 +119,11 @@ public final class LiveVehicle {
     return state.lost;
   }
 
+  /** Gas in the system now (mL). */
+  public double gas() {
+    return state.gas;
+  }
+
   /** What the gauge would show if it were perfect (kPa). */
   public double gauge() {
     return state.gauge;

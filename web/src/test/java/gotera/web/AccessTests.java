@@ -33,6 +33,7 @@ class AccessTests {
             "/",
             "/account",
             "/floor",
+            "/tools",
             "/floor/changes",
             "/tests/{testId}/gauges",
             "/tests/{testId}/gauges/code",

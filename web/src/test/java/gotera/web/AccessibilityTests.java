@@ -68,6 +68,7 @@ class AccessibilityTests {
                   "/accounts",
                   "/phone",
                   "/waits",
+                  "/tools?stamp=1.1+bar&strength=40&capacity=8+L",
                   "/workshop",
                   "/letterhead",
                   "/account/second-factor",

@@ -71,6 +71,7 @@ class ScreenTests {
                     "/jobs/new",
                     "/account",
                     "/waits",
+                    "/tools?stamp=1.1+bar&strength=40&capacity=8+L",
                     "/workshop",
                     "/letterhead",
                     "/account/second-factor",

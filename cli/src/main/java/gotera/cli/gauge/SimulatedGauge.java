@@ -34,10 +34,16 @@ public final class SimulatedGauge {
 
   private static final double CELSIUS = 20;
 
-  /** Steps of its gauge (kPa) and of its probe (K). */
-  private static final double STEP = 0.05;
+  /** What its hoses give at once (mL/kPa). */
+  static final double HOSE = 0.3;
 
-  private static final double KELVINS = 0.1;
+  /** Liquid in the vehicle (mL). */
+  static final double LIQUID = 8000;
+
+  /** Steps of its gauge (kPa) and of its probe (K). */
+  static final double STEP = 0.05;
+
+  static final double KELVINS = 0.1;
 
   private final Options options;
   private final PrintStream out;
@@ -155,7 +161,7 @@ public final class SimulatedGauge {
   }
 
   private void read() {
-    LiveVehicle vehicle = vehicle();
+    LiveVehicle vehicle = vehicle(options, seed);
     double every = options.everyMillis() / 1000.0;
     long n = (long) Math.ceil((DeviceTime.trueTime() - began) / every);
     double end = 60 * options.minutes();
@@ -190,11 +196,12 @@ public final class SimulatedGauge {
     }
   }
 
-  private static double rounded(double value) {
+  static double rounded(double value) {
     return Double.parseDouble(String.format(Locale.ROOT, "%.4f", value));
   }
 
-  private LiveVehicle vehicle() {
+  /** The vehicle it stands at. */
+  static LiveVehicle vehicle(Options options, long seed) {
     Leak leak =
         options.orifice()
             ? Leak.orifice(options.leak(), options.rated())
@@ -203,8 +210,8 @@ public final class SimulatedGauge {
         new StandInVehicle(
             new SystemUnderTest(
                 options.air(),
-                8000,
-                0.3,
+                LIQUID,
+                HOSE,
                 0.03,
                 90,
                 Expansion.againstCastings(new CoolantMixture(0.5), Temperature.ofCelsius(CELSIUS)),
