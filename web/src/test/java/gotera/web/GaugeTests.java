@@ -334,4 +334,14 @@ class GaugeTests {
         .contains("50.2")
         .contains("Bay 2");
   }
+
+  @Test
+  void aSimulatedGaugeIsOneTapAway(Application.Running application) {
+    Http bench = Http.signedIn(application.address(), "bench", Application.PASSWORD);
+    String test = "/tests/" + bench.begin().test();
+    assertThat(bench.post(test + "/gauges/stand-in", Map.of("kind", "leaks")).location())
+        .endsWith(test + "/live");
+    assertThat(bench.post(test + "/gauges/stand-in", Map.of("kind", "other")).status())
+        .isEqualTo(404);
+  }
 }

@@ -108,7 +108,8 @@ class GaugeController {
       @PathVariable UUID testId,
       @RequestParam(defaultValue = "") String kind,
       Principal principal,
-      HttpServletRequest request) {
+      HttpServletRequest request,
+      RedirectAttributes once) {
     if (!standIns.offered()) {
       throw new NotFound("simulated gauges");
     }
@@ -119,12 +120,16 @@ class GaugeController {
       throw new NotFound("simulated gauge " + kind);
     }
     PressureTestView test = tests.require(testId);
-    standIns.start(
-        chosen,
-        "http://127.0.0.1:" + request.getLocalPort(),
-        gauges.offer(testId, principal.getName()),
-        test.conditions().rated().kilopascals());
-    return "redirect:/tests/" + testId + "/live";
+    boolean started =
+        standIns.start(
+            chosen,
+            "http://127.0.0.1:" + request.getLocalPort(),
+            gauges.offer(testId, principal.getName()),
+            test.conditions().rated().kilopascals());
+    if (!started) {
+      once.addFlashAttribute("tooMany", true);
+    }
+    return "redirect:/tests/" + testId + (started ? "/live" : "/gauges");
   }
 
   @PostMapping("/tests/{testId}/gauges/{gaugeId}/put")

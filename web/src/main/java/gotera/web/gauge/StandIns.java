@@ -2,6 +2,7 @@ package gotera.web.gauge;
 
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.util.ArrayList;
 import java.util.List;
 import org.springframework.stereotype.Component;
 
@@ -11,7 +12,11 @@ class StandIns {
   /** What the one that loses loses (mL/min); invented. */
   private static final String LEAK = "0.9";
 
+  /** So many run at once at most: each is a process of this machine. */
+  private static final int MOST = 12;
+
   private final StandInProperties properties;
+  private final List<Process> running = new ArrayList<>();
 
   StandIns(StandInProperties properties) {
     this.properties = properties;
@@ -30,9 +35,14 @@ class StandIns {
   }
 
   /**
-   * Starts one that pairs itself by a code. It goes on when we end, and ends when its hold does.
+   * Starts one that pairs itself by a code; false where as many run as may. It goes on when we end,
+   * and ends when its hold does.
    */
-  void start(Kind kind, String address, String code, double rated) {
+  synchronized boolean start(Kind kind, String address, String code, double rated) {
+    running.removeIf(p -> !p.isAlive());
+    if (running.size() >= MOST) {
+      return false;
+    }
     List<String> command =
         List.of(
             properties.command(),
@@ -45,11 +55,13 @@ class StandIns {
             "--leak",
             kind == Kind.LEAKS ? LEAK : "0");
     try {
-      new ProcessBuilder(command)
-          .redirectErrorStream(true)
-          .redirectOutput(ProcessBuilder.Redirect.DISCARD)
-          .redirectInput(ProcessBuilder.Redirect.from(new java.io.File("/dev/null")))
-          .start();
+      running.add(
+          new ProcessBuilder(command)
+              .redirectErrorStream(true)
+              .redirectOutput(ProcessBuilder.Redirect.DISCARD)
+              .redirectInput(ProcessBuilder.Redirect.from(new java.io.File("/dev/null")))
+              .start());
+      return true;
     } catch (IOException e) {
       throw new UncheckedIOException("a simulated gauge cannot be started", e);
     }
