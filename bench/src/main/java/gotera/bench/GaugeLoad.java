@@ -39,6 +39,9 @@ public final class GaugeLoad {
   private static final int FAST_BATCH = 1000;
   private static final int FAST_BATCHES = 10;
 
+  /** Between readings of the second part (ns). */
+  private static final long FAST_EVERY = 2_000_000L;
+
   private final String address;
   private final HttpClient client =
       HttpClient.newBuilder().cookieHandler(new CookieManager()).build();
@@ -127,7 +130,7 @@ public final class GaugeLoad {
           readings.add(reading(++gauge.number, next, value(gauge.number / BATCH)));
         }
         gauge.made.put(gauge.number / BATCH, next);
-        send(gauge, readings, next);
+        send(gauge, "one", readings, next);
         answered.add((System.nanoTime() - next) / 1e9);
       }
     } catch (InterruptedException e) {
@@ -151,11 +154,13 @@ public final class GaugeLoad {
         pressure);
   }
 
-  private void send(Gauge gauge, List<String> readings, long now) throws InterruptedException {
+  private void send(Gauge gauge, String clock, List<String> readings, long now)
+      throws InterruptedException {
     String body =
         String.format(
             Locale.ROOT,
-            "{\"clock\":\"one\",\"sent\":%.4f,\"readings\":[%s]}",
+            "{\"clock\":\"%s\",\"sent\":%.4f,\"readings\":[%s]}",
+            clock,
             now / 1e9,
             String.join(",", readings));
     while (true) {
@@ -228,11 +233,12 @@ public final class GaugeLoad {
     try (PrintWriter rows = new PrintWriter(Files.newBufferedWriter(file))) {
       for (Gauge gauge : gauges) {
         List<List<String>> batches = new ArrayList<>();
-        long at = System.nanoTime() + 60_000_000_000L;
+        // as if kept while the network was away: all of it made before it is sent
+        long at = System.nanoTime() - FAST_BATCHES * FAST_BATCH * FAST_EVERY;
         for (int b = 0; b < FAST_BATCHES; b++) {
           List<String> readings = new ArrayList<>();
           for (int i = 0; i < FAST_BATCH; i++) {
-            at += 100_000_000L;
+            at += FAST_EVERY;
             readings.add(reading(++gauge.number, at, 60));
             rows.printf(Locale.ROOT, "%s,%.4f,60.00,20.1%n", gauge.test, at / 1e9);
           }
@@ -251,7 +257,7 @@ public final class GaugeLoad {
               () -> {
                 try {
                   for (List<String> batch : batches) {
-                    send(gauge, batch, System.nanoTime());
+                    send(gauge, "two", batch, System.nanoTime());
                   }
                 } catch (InterruptedException e) {
                   Thread.currentThread().interrupt();

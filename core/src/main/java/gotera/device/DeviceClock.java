@@ -44,6 +44,12 @@ public record DeviceClock(List<Exchange> exchanges, List<Stretch> stretches) {
   /** A correction is spread over so long (s) (our judgement). */
   private static final double SPREAD = 60;
 
+  /**
+   * A reading may seem to be made so much after it came (s) (our judgement): before the first
+   * exchange is whole a delay is taken for a clock that is behind.
+   */
+  public static final double AHEAD = 60;
+
   /** A correction of more than so much of the time is refused (1): order must stay. */
   private static final double STEEPEST = 0.5;
 

@@ -2,9 +2,13 @@ package gotera.formats;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import gotera.pressure.EarlyClaim;
 import gotera.pressure.PressureTest;
 import gotera.pressure.PressureTestResult;
 import gotera.pressure.Remedy;
+import gotera.pressure.Signal;
+import gotera.pressure.TestPlan;
+import gotera.pressure.ToGo;
 import gotera.pressure.setup.CompletedHold;
 import gotera.pressure.setup.HoldSetup;
 import gotera.pressure.trace.Trace;
@@ -17,6 +21,7 @@ import java.nio.charset.StandardCharsets;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
 import tools.jackson.databind.JsonNode;
@@ -85,11 +90,28 @@ class RobustnessTests {
               assertThat(r.compliance()).as(shown).isFinite().isPositive();
             });
     assertThat(Remedy.of(test, result)).as(shown).isNotNull();
+    live(test, result, shown);
     assertThat(HoldJson.read(HoldJson.write(hold)))
         .as("what is written is read back: %s", shown)
         .isEqualTo(new ReadOutcome.Accepted<>(hold));
     JsonNode line = MAPPER.readTree(ResultJson.line("t", result, hold, completed));
     assertThat(line.get("verdict").stringValue()).as(shown).isNotBlank();
+  }
+
+  /** What is shown while it runs can be said of every trace, too. */
+  private static void live(PressureTest test, PressureTestResult result, String shown) {
+    try {
+      Optional<ToGo> toGo = ToGo.of(test.trace(), test.conditions(), result);
+      toGo.ifPresent(
+          t ->
+              assertThat(t.minutes().orElse(0))
+                  .as(shown)
+                  .isBetween(0.0, (double) TestPlan.LONGEST));
+      assertThat(Signal.of(test.trace(), test.conditions(), 100, true, toGo)).isNotNull();
+      assertThat(EarlyClaim.first(test.trace(), test.conditions())).isNotNull();
+    } catch (RuntimeException e) {
+      throw new AssertionError(shown, e);
+    }
   }
 
   private static void placesNamed(ReadOutcome<?> outcome) {

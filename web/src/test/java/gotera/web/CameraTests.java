@@ -191,6 +191,14 @@ class CameraTests {
             "frame",
             still.toByteArray());
     assertThat(frame.status()).as("no dial was touched").isEqualTo(404);
+    bench.post("/tests/" + begun.test() + "/finish", java.util.Map.of("sure", "true"));
+    Http.Answer sealed =
+        bench.postFile(
+            address,
+            java.util.Map.of("touched", "330 236\n210 356 0\n450 356 160"),
+            "still",
+            still.toByteArray());
+    assertThat(sealed.text()).contains("stays as it is");
   }
 
   private static void said(Page page, String text) {

@@ -190,7 +190,7 @@ class GaugeTests {
                 .post("/tests/" + other.test() + "/gauges/" + id + "/put", Map.of())
                 .status())
         .isEqualTo(302);
-    double later = BASE + 60;
+    double later = BASE + 30;
     // what it read before it moved and sends now belongs to the first test
     Said mixed =
         gauge.send(
@@ -204,7 +204,7 @@ class GaugeTests {
     assertThat(gauge.stored()).hasSize(2);
     // it is taken away from its test: what it reads then belongs nowhere, and is acknowledged
     gauge.bench().post("/tests/" + other.test() + "/gauges/" + id + "/leave", Map.of());
-    Said nowhere = gauge.send(batch("a", later + 60, "{\"number\":4,\"at\":1120,\"pressure\":53}"));
+    Said nowhere = gauge.send(batch("a", later + 20, "{\"number\":4,\"at\":1050,\"pressure\":53}"));
     assertThat(nowhere.body().get("notKept").asInt()).isEqualTo(1);
     assertThat(nowhere.body().get("through").asLong()).isEqualTo(4);
     assertThat(nowhere.body().get("standing").asBoolean()).isFalse();
@@ -291,6 +291,19 @@ class GaugeTests {
                 .get("kept")
                 .asInt())
         .isEqualTo(1);
+  }
+
+  /** A clock that jumps forward without saying so would write where nobody looks. */
+  @Test
+  void noReadingIsMadeAfterItCame(Application.Running application) {
+    Paired gauge = paired(application);
+    sendNow(gauge, 1, 5);
+    Said jumped = gauge.send(batch("a", BASE + 1, "{\"number\":6,\"at\":9999,\"pressure\":50}"));
+    assertThat(jumped.status()).isEqualTo(409);
+    assertThat(jumped.body().get("problem").asString()).contains("another name");
+    Said named = gauge.send(batch("b", 9999, "{\"number\":6,\"at\":9999,\"pressure\":50}"));
+    assertThat(named.body().get("kept").asInt()).isEqualTo(1);
+    assertThat(gauge.stored()).hasSize(6);
   }
 
   @Test

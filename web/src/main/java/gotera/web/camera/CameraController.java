@@ -11,7 +11,6 @@ import gotera.uncertainty.DecisionLimits;
 import gotera.web.camera.CameraService.Beside;
 import gotera.web.camera.CameraService.End;
 import gotera.web.camera.CameraService.Kept;
-import gotera.web.camera.CameraService.Taken;
 import gotera.web.figures.FieldProblems;
 import gotera.web.figures.Figures;
 import gotera.web.job.JobPlace;
@@ -110,6 +109,9 @@ class CameraController {
       Figures figures,
       Principal principal)
       throws IOException {
+    if (tests.require(testId).finishedAt().isPresent()) {
+      return refused("camera.finished");
+    }
     FieldProblems problems = new FieldProblems(words);
     Optional<Dial> dial = read(touched, problems, figures.unit());
     Optional<Photograph> picture = photos.read(problems, still);
@@ -123,7 +125,8 @@ class CameraController {
     if (problem.isPresent()) {
       return refused("camera.dial." + problem.get().name().toLowerCase(java.util.Locale.ROOT));
     }
-    return said(camera.touched(testId, dial.get(), picture.get(), principal.getName()), figures);
+    camera.touched(testId, dial.get(), picture.get(), principal.getName());
+    return said(camera.read(dial.get(), picture.get()), figures);
   }
 
   /** Centre and marks, a line each: "x y", and "x y pressure". */
@@ -170,11 +173,14 @@ class CameraController {
     if (picture.isEmpty()) {
       return problems.none() ? refused("camera.no-dial") : wrong(problems);
     }
-    Taken taken = camera.take(testId, entry, picture.get(), last, principal.getName());
-    if (taken.reading() instanceof Read && !taken.added().isDone()) {
+    DialReading reading = camera.read(testId, picture.get());
+    if (reading instanceof Read read
+        && !camera
+            .keep(testId, entry, picture.get(), read.kilopascals(), last, principal.getName())
+            .isDone()) {
       return refused("camera.not-kept");
     }
-    return said(taken.reading(), figures);
+    return said(reading, figures);
   }
 
   @PostMapping("/tests/{testId}/camera/compare")
@@ -183,6 +189,9 @@ class CameraController {
       @RequestParam(defaultValue = "") String typed,
       @RequestParam(defaultValue = "") String end,
       Figures figures) {
+    if (tests.require(testId).finishedAt().isPresent()) {
+      return refused("camera.finished");
+    }
     FieldProblems problems = new FieldProblems(words);
     OptionalDouble pressure = problems.kilopascals("typed", typed, figures.unit(), Range.GAUGE);
     if (pressure.isEmpty()) {

@@ -4,7 +4,6 @@ import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import gotera.dial.Dial;
 import gotera.dial.DialReading;
-import gotera.dial.DialReading.Read;
 import gotera.dial.NeedleFinder;
 import gotera.web.frame.NotFound;
 import gotera.web.photo.PhotoService;
@@ -71,9 +70,6 @@ class CameraService {
       Beside first,
       Beside last) {}
 
-  /** What came of a frame. */
-  record Taken(DialReading reading, Added added) {}
-
   private static OptionalDouble figure(ResultSet row, String column) throws SQLException {
     double value = row.getDouble(column);
     return row.wasNull() ? OptionalDouble.empty() : OptionalDouble.of(value);
@@ -104,21 +100,25 @@ class CameraService {
         .findFirst();
   }
 
-  /** Keeps a dial in place of any before, and reads its still. */
+  /** Reads the still by the dial that was touched on it. */
+  public DialReading read(Dial dial, Photograph still) {
+    return new NeedleFinder(dial, Frames.of(still)).read(Frames.of(still));
+  }
+
+  /** Keeps a dial in place of any before; the pictures that were kept by that one stay. */
   @Write
-  public DialReading touched(UUID test, Dial dial, Photograph still, String by) {
+  public void touched(UUID test, Dial dial, Photograph still, String by) {
     UUID photo = photos.keep(tests.where(test).jobId(), still, by);
     database.update(
-        "replace into dial (pressure_test_id, touched, still_photo_id, set_at, set_by)"
-            + " values (?, ?, ?, ?, ?)",
+        "insert into dial (pressure_test_id, touched, still_photo_id, set_at, set_by)"
+            + " values (?, ?, ?, ?, ?) on duplicate key update touched = values(touched),"
+            + " still_photo_id = values(still_photo_id), set_at = values(set_at),"
+            + " set_by = values(set_by)",
         test.toString(),
         DialText.of(dial),
         photo.toString(),
         LocalDateTime.ofInstant(clock.instant(), ZoneOffset.UTC),
         by);
-    NeedleFinder finder = new NeedleFinder(dial, Frames.of(still));
-    finders.put(test + " " + photo, finder);
-    return finder.read(Frames.of(still));
   }
 
   private NeedleFinder finder(UUID test, Kept kept) {
@@ -127,30 +127,31 @@ class CameraService {
         key -> new NeedleFinder(kept.dial(), Frames.of(photos.kept(kept.still()).orElseThrow())));
   }
 
-  /** Reads a frame, and keeps what was read; the frames of the first and the last are kept, too. */
-  @Write
-  public Taken take(UUID test, UUID entry, Photograph frame, boolean last, String by) {
+  /** Reads a frame by the dial of the test; not found where none was touched. */
+  public DialReading read(UUID test, Photograph frame) {
     Kept kept = of(test).orElseThrow(() -> new NotFound("dial of " + test));
-    DialReading reading = finder(test, kept).read(Frames.of(frame));
-    if (!(reading instanceof Read read)) {
-      return new Taken(reading, Added.GONE);
-    }
-    double now = readings.running(test).now();
+    return finder(test, kept).read(Frames.of(frame));
+  }
+
+  /** Keeps what was read of a frame; the frames of the first and the last are kept, too. */
+  @Write
+  public Added keep(
+      UUID test, UUID entry, Photograph frame, double kilopascals, boolean last, String by) {
     Added added =
         readings.add(
             test,
             Optional.of(
                 new TypedReading(
                     entry,
-                    new Reading(now, read.kilopascals(), OptionalDouble.empty()),
+                    new Reading(readings.running(test).now(), kilopascals, OptionalDouble.empty()),
                     false,
                     false)),
             Optional.empty(),
             by);
-    if (added.isDone() && (last || kept.firstPhoto().isEmpty())) {
-      keep(test, frame, last ? End.LAST : End.FIRST, read.kilopascals(), by);
+    if (added.isDone() && (last || of(test).flatMap(Kept::firstPhoto).isEmpty())) {
+      keep(test, frame, last ? End.LAST : End.FIRST, kilopascals, by);
     }
-    return new Taken(reading, added);
+    return added;
   }
 
   private void keep(UUID test, Photograph frame, End end, double read, String by) {

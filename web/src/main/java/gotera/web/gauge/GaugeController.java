@@ -92,6 +92,9 @@ class GaugeController {
       Principal principal,
       HttpServletRequest request,
       RedirectAttributes once) {
+    if (tests.require(testId).finishedAt().isPresent()) {
+      return "redirect:/tests/" + testId + "/gauges";
+    }
     String code = gauges.offer(testId, principal.getName());
     String at = address.of(request);
     once.addFlashAttribute(
@@ -134,8 +137,9 @@ class GaugeController {
 
   @PostMapping("/tests/{testId}/gauges/{gaugeId}/put")
   String put(@PathVariable UUID testId, @PathVariable UUID gaugeId, Principal principal) {
-    tests.where(testId);
-    gauges.put(gaugeId, testId, principal.getName());
+    if (tests.require(testId).finishedAt().isEmpty()) {
+      gauges.put(gaugeId, testId, principal.getName());
+    }
     return "redirect:/tests/" + testId + "/gauges";
   }
 

@@ -70,6 +70,7 @@ class GaugeIntake {
             .orElseThrow(
                 () -> new Refusal(Refusal.Kind.UNKNOWN, "", "this token opens nothing any more"));
     Kept kept = placing(gauge, batch, arrived);
+    ahead(batch, kept.clock(), arrived);
     List<Stand> stands = rows.stands(gauge.id());
     List<Numbered> fresh =
         batch.readings().stream().filter(r -> !gauge.received().has(r.number())).toList();
@@ -95,6 +96,20 @@ class GaugeIntake {
         known.offset(),
         known.u(),
         known.drift());
+  }
+
+  /**
+   * No reading is made after it came: a clock that jumped forward would put it, and all that is
+   * read after it, where nobody looks.
+   */
+  private static void ahead(Checked batch, DeviceClock placed, Instant arrived) {
+    double latest = GaugeRows.seconds(arrived) + DeviceClock.AHEAD;
+    if (batch.readings().stream().anyMatch(r -> placed.ours(r.at()) > latest)) {
+      throw new Refusal(
+          Refusal.Kind.CONFLICT,
+          "readings",
+          "a reading made later than it came: give a clock that jumped another name");
+    }
   }
 
   /** The gauge's clock with what this batch says of it. */

@@ -9,7 +9,7 @@ import java.util.Optional;
  * Exactly what the page shows that is read from afar.
  *
  * @param bench address of the bench
- * @param feed address of what it listens to
+ * @param address of the test
  * @param title name of the test
  * @param state pumping, holding or finished
  * @param valveShutMillis when the valve was shut (epoch ms); 0 before
@@ -28,7 +28,7 @@ import java.util.Optional;
  */
 record LivePage(
     String bench,
-    String feed,
+    String address,
     String title,
     String state,
     long valveShutMillis,

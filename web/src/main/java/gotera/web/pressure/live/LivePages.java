@@ -52,7 +52,7 @@ class LivePages {
         holding ? ToGo.of(test.trace(), test.conditions(), test.result()) : Optional.empty();
     return new LivePage(
         "/jobs/" + test.jobId() + "/" + test.phase().step().word() + "?test=" + test.id(),
-        "/tests/" + test.id() + "/live/feed",
+        "/tests/" + test.id(),
         words.say("pressure." + test.phase().word() + ".title", test.number()),
         finished ? "finished" : holding ? "holding" : "pumping",
         holding ? test.startedAt().toEpochMilli() + Math.round(test.origin() * 1000) : 0,
