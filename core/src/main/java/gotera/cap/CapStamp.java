@@ -30,7 +30,18 @@ public final class CapStamp {
    */
   public static final double HIGHEST_RATING = 220;
 
+  /**
+   * Ratings that differ by no more than this (kPa) are one stamp, typed in two units (our
+   * judgement, untested): a stamp of two digits in bar or psi is round to some kilopascals.
+   */
+  public static final double SAME_WITHIN = 3;
+
   private CapStamp() {}
+
+  /** Whether two ratings are of one stamp. */
+  public static boolean same(GaugePressure one, GaugePressure other) {
+    return Math.abs(one.kilopascals() - other.kilopascals()) <= SAME_WITHIN;
+  }
 
   /**
    * What the stamp can mean.

@@ -3,7 +3,8 @@ package gotera.dial;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import gotera.dial.DialReading.Read;
-import gotera.dial.DrawnDial.Trouble;
+import gotera.testkit.dial.DrawnDial;
+import gotera.testkit.dial.DrawnDial.Trouble;
 import java.util.EnumMap;
 import java.util.Map;
 import java.util.Random;
@@ -21,10 +22,11 @@ class NeedleFinderTests {
     DrawnDial dial = new DrawnDial(random);
     double truth = 3 + 194 * random.nextDouble();
     Trouble trouble = Trouble.values()[seed % Trouble.values().length];
-    Dial touched = seed % 3 == 0 ? dial.touched(0, 100, 200) : dial.touched(0, 200);
+    Dial touched = seed % 3 == 0 ? Dials.touched(dial, 0, 100, 200) : Dials.touched(dial, 0, 200);
     // when it was touched the needle stood somewhere, and the light was about the same
-    Picture still = dial.picture(200 * random.nextDouble(), Trouble.NOTHING);
-    DialReading reading = new NeedleFinder(touched, still).read(dial.picture(truth, trouble));
+    Picture still = Dials.picture(dial, 200 * random.nextDouble(), Trouble.NOTHING);
+    DialReading reading =
+        new NeedleFinder(touched, still).read(Dials.picture(dial, truth, trouble));
     return reading instanceof Read read
         ? new Seen(trouble, true, Math.abs(read.kilopascals() - truth), read.u())
         : new Seen(trouble, false, 0, 0);

@@ -4,14 +4,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import gotera.dial.Dial;
 import gotera.dial.DialReading.Read;
-import gotera.dial.DrawnDial;
-import gotera.dial.DrawnDial.Trouble;
+import gotera.dial.Dials;
 import gotera.dial.NeedleFinder;
 import gotera.dial.Picture;
 import gotera.pressure.trace.Gauge;
 import gotera.pressure.trace.Trace;
 import gotera.pressure.verdict.VerdictKind;
 import gotera.simulation.StandInVehicle.Outcome;
+import gotera.testkit.dial.DrawnDial;
+import gotera.testkit.dial.DrawnDial.Trouble;
 import java.util.OptionalDouble;
 import java.util.Random;
 import org.junit.jupiter.api.Test;
@@ -29,14 +30,14 @@ class CameraHoldTests {
   private static Trace filmed(Trace truth, int seed) {
     Random random = new Random(seed);
     DrawnDial drawn = new DrawnDial(random);
-    Dial dial = drawn.touched(0, 100, 200);
-    Picture still = drawn.picture(60, Trouble.NOTHING);
+    Dial dial = Dials.touched(drawn, 0, 100, 200);
+    Picture still = Dials.picture(drawn, 60, Trouble.NOTHING);
     NeedleFinder finder = new NeedleFinder(dial, still);
     Trace.Builder film = Trace.builder();
     for (int i = 0; i < truth.size(); i++) {
       // now and then somebody is in the way
       Trouble trouble = i % 9 == 4 ? Trouble.HAND : Trouble.NOTHING;
-      if (finder.read(drawn.picture(truth.gauge(i), trouble)) instanceof Read read) {
+      if (finder.read(Dials.picture(drawn, truth.gauge(i), trouble)) instanceof Read read) {
         film.reading(truth.seconds(i), read.kilopascals(), truth.celsius(i));
       }
     }

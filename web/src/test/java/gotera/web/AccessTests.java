@@ -34,6 +34,9 @@ class AccessTests {
             "/account",
             "/floor",
             "/tools",
+            "/tools/keep",
+            "/tools/plan",
+            "/tools/plan/begin",
             "/floor/changes",
             "/tests/{testId}/gauges",
             "/tests/{testId}/gauges/code",
@@ -159,6 +162,7 @@ class AccessTests {
         List.of(
             "/test-now",
             "/floor/{jobId}/bay",
+            "/tools/keep",
             "/tests/{testId}/camera/dial",
             "/tests/{testId}/camera/frames",
             "/tests/{testId}/camera/compare",

@@ -143,6 +143,8 @@ class CameraTests {
       said(page, "do not agree");
       page.reload();
       assertThat(page.locator(".camera-kept img").count()).isEqualTo(3);
+      assertThat(bench.get(begun.job() + "/history").text())
+          .contains("A dial touched for the camera");
     }
     List<Double> read = stored(application, begun);
     assertThat(read).allSatisfy(p -> assertThat(p).isBetween(SHOWN - 2.5, SHOWN + 2.5));

@@ -161,6 +161,31 @@ class GaugeTests {
   }
 
   @Test
+  void nothingIsTypedBesideAGaugeThatWrites(Application.Running application) {
+    Paired gauge = paired(application);
+    String test = "/tests/" + gauge.begun().test();
+    sendNow(gauge, 1, 3);
+    Http.Answer refused = gauge.bench().post(test + "/readings", Map.of("gauge", "80 kPa"));
+    assertThat(refused.status()).isEqualTo(422);
+    assertThat(refused.text()).contains("The gauge Bay 2 writes into this test");
+    assertThat(refused.text()).as("what was typed").contains("80 kPa");
+    assertThat(gauge.bench().post(test + "/events", Map.of("kind", "valve-shut")).status())
+        .as("what is done is told all the same")
+        .isEqualTo(302);
+    assertThat(gauge.stored()).hasSize(3);
+    String id = gauge.bench().get(test + "/gauges").find("/gauges/([0-9a-f-]{36})/leave");
+    gauge.bench().post(test + "/gauges/" + id + "/leave", Map.of());
+    assertThat(gauge.bench().get(test + "/gauges").text()).contains("has readings already");
+    assertThat(gauge.bench().post(test + "/readings", Map.of("gauge", "50 kPa")).status())
+        .isEqualTo(302);
+    gauge.bench().post(test + "/gauges/" + id + "/withdraw", Map.of());
+    assertThat(gauge.bench().get(gauge.begun().job() + "/history").text())
+        .contains("Gauge Bay 2 writes into Pressure test 1")
+        .contains("Gauge Bay 2 does not write into Pressure test 1 any more")
+        .contains("Gauge Bay 2 withdrawn");
+  }
+
+  @Test
   void theEventsOfAGaugeWithAValveAreOnTheCurve(Application.Running application) {
     Paired gauge = paired(application);
     gauge.send(

@@ -59,6 +59,7 @@ final class JobTables {
           own("work_entry"),
           own("quote_line"),
           own("job_wait"),
+          own("bench_sum"),
           of("dial"),
           own("report_signature"),
           own("chain_link"));

@@ -7,7 +7,6 @@ import gotera.dial.DialReading.NotRead;
 import gotera.dial.DialReading.Read;
 import gotera.quantity.PressureUnit;
 import gotera.range.Range;
-import gotera.uncertainty.DecisionLimits;
 import gotera.web.camera.CameraService.Beside;
 import gotera.web.camera.CameraService.End;
 import gotera.web.camera.CameraService.Kept;
@@ -18,6 +17,7 @@ import gotera.web.photo.PhotoService;
 import gotera.web.photo.Photograph;
 import gotera.web.pressure.PressureService;
 import gotera.web.pressure.PressureTestView;
+import gotera.web.pressure.Writers;
 import gotera.web.words.Words;
 import java.io.IOException;
 import java.security.Principal;
@@ -43,12 +43,19 @@ class CameraController {
   private final CameraService camera;
   private final PressureService tests;
   private final PhotoService photos;
+  private final Writers writers;
   private final Words words;
 
-  CameraController(CameraService camera, PressureService tests, PhotoService photos, Words words) {
+  CameraController(
+      CameraService camera,
+      PressureService tests,
+      PhotoService photos,
+      Writers writers,
+      Words words) {
     this.camera = camera;
     this.tests = tests;
     this.photos = photos;
+    this.writers = writers;
     this.words = words;
   }
 
@@ -174,6 +181,9 @@ class CameraController {
       return problems.none() ? refused("camera.no-dial") : wrong(problems);
     }
     DialReading reading = camera.read(testId, picture.get());
+    if (reading instanceof Read && writers.alone(testId).isPresent()) {
+      return refused("camera.gauge-writes");
+    }
     if (reading instanceof Read read
         && !camera
             .keep(testId, entry, picture.get(), read.kilopascals(), last, principal.getName())
@@ -217,7 +227,7 @@ class CameraController {
             words.say(
                 "camera.read",
                 figures.pressureFigure(read.kilopascals()),
-                figures.step(DecisionLimits.halfWidth(read.u())))));
+                figures.pressureHalfWidth(read.u()))));
   }
 
   private ResponseEntity<Said> refused(String key) {

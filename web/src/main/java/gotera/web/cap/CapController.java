@@ -1,16 +1,13 @@
 package gotera.web.cap;
 
 import gotera.cap.BoilingReserve;
-import gotera.cap.CapTest;
 import gotera.coolant.BoilingPoint;
 import gotera.coolant.CoolantMixture;
 import gotera.drawing.BoilingLine;
 import gotera.quantity.AbsolutePressure;
 import gotera.quantity.GaugePressure;
 import gotera.quantity.PressureUnit;
-import gotera.range.Range;
 import gotera.web.figures.Conflict;
-import gotera.web.figures.Entry;
 import gotera.web.figures.FieldProblems;
 import gotera.web.figures.Figures;
 import gotera.web.frame.Pages;
@@ -23,13 +20,10 @@ import gotera.web.words.Words;
 import java.security.Principal;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.UUID;
-import org.jspecify.annotations.Nullable;
 import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -96,38 +90,6 @@ class CapController {
         page(id, form, problems.sentences(), meanings, figures, model), model);
   }
 
-  /**
-   * The cap tester's readings as typed.
-   *
-   * @param opening opened at
-   * @param holds held
-   * @param vacuum let air in at
-   * @param altitude height it is used at
-   */
-  record TesterForm(String opening, String holds, String vacuum, String altitude) {
-    TesterForm {
-      opening = Entry.text(opening, 40);
-      holds = Entry.text(holds, 40);
-      vacuum = Entry.text(vacuum, 40);
-      altitude = Entry.text(altitude, 20);
-    }
-
-    static TesterForm of(Optional<CapRecord> cap, Figures figures) {
-      return cap.map(
-              c ->
-                  new TesterForm(
-                      shown(c.openingKpa, figures),
-                      shown(c.holdsKpa, figures),
-                      shown(c.vacuumKpa, figures),
-                      c.altitudeMetres == null ? "" : Figures.full(c.altitudeMetres)))
-          .orElse(new TesterForm("", "", "", ""));
-    }
-
-    private static String shown(@Nullable Double kilopascals, Figures figures) {
-      return kilopascals == null ? "" : figures.pressureField(kilopascals);
-    }
-  }
-
   @PostMapping("/jobs/{id}/cap/test")
   Object test(
       @PathVariable UUID id,
@@ -137,12 +99,7 @@ class CapController {
       Model model) {
     jobs.require(id);
     FieldProblems problems = new FieldProblems(words);
-    Optional<GaugePressure> opening =
-        read(problems, "opening", tester.opening(), figures, Range.PRESSED);
-    Optional<GaugePressure> holds = read(problems, "holds", tester.holds(), figures, Range.PRESSED);
-    Optional<GaugePressure> vacuum =
-        read(problems, "vacuum", tester.vacuum(), figures, Range.VACUUM);
-    OptionalDouble altitude = problems.numberIfTyped("altitude", tester.altitude(), Range.ALTITUDE);
+    TesterReadings readings = tester.read(problems, figures);
     if (caps.of(id).isEmpty()) {
       problems.add("opening", "problem.cap-first");
     }
@@ -152,33 +109,14 @@ class CapController {
       return Pages.unprocessable(
           page(id, form, problems.sentences(), List.of(), figures, model), model);
     }
-    caps.tested(id, opening, holds, vacuum, altitude, principal.getName());
+    caps.tested(id, readings, principal.getName());
     return "redirect:/jobs/" + id + "/cap";
-  }
-
-  private static Optional<GaugePressure> read(
-      FieldProblems problems, String field, String typed, Figures figures, Range range) {
-    // a vacuum is understood with and without its minus
-    String size = range == Range.VACUUM ? typed.replaceFirst("^[-\u2212]", "") : typed;
-    OptionalDouble pressure = problems.kilopascalsIfTyped(field, size, figures.unit(), range);
-    return pressure.isPresent()
-        ? Optional.of(new GaugePressure(pressure.getAsDouble()))
-        : Optional.empty();
   }
 
   /** What is known of the cap on its tester, and where its coolant boils. */
   private void tested(UUID id, CapRecord cap, Figures figures, Model model) {
-    CapTest test = CapService.test(cap);
-    List<String> said = new ArrayList<>();
-    test.problems()
-        .forEach(
-            p ->
-                said.add(
-                    words.say("cap-test." + p.name().toLowerCase(Locale.ROOT).replace('_', '-'))));
-    boolean tried = cap.openingKpa != null || cap.holdsKpa != null || cap.vacuumKpa != null;
-    if (tried && !test.doubtful()) {
-      said.add(words.say(test.complete() ? "cap-test.right" : "cap-test.right-so-far"));
-    }
+    TesterReadings readings = CapService.readings(cap);
+    List<String> said = CapTestWords.of(readings, new GaugePressure(cap.ratedKpa), words);
     model.addAttribute("capTest", said);
     model.addAttribute("boilingLine", line(jobs.require(id), cap, figures));
   }

@@ -1,6 +1,5 @@
 package gotera.web.cap;
 
-import gotera.cap.CapTest;
 import gotera.cap.TestLimit;
 import gotera.quantity.GaugePressure;
 import gotera.web.frame.NotFound;
@@ -80,39 +79,33 @@ public class CapService {
   /**
    * Writes what the cap tester showed.
    *
-   * @param opening pressure at which it opened
-   * @param holds pressure it held
-   * @param vacuum vacuum by which air came in, as a positive figure
-   * @param altitude height at which it is used (m)
+   * @param by who writes
    */
   @Write
-  public void tested(
-      UUID jobId,
-      Optional<GaugePressure> opening,
-      Optional<GaugePressure> holds,
-      Optional<GaugePressure> vacuum,
-      OptionalDouble altitude,
-      String by) {
+  public void tested(UUID jobId, TesterReadings readings, String by) {
     CapRecord cap = caps.findByJobId(jobId).orElseThrow(() -> new NotFound("cap of " + jobId));
-    cap.openingKpa = kilopascals(opening);
-    cap.holdsKpa = kilopascals(holds);
-    cap.vacuumKpa = kilopascals(vacuum);
+    OptionalDouble altitude = readings.altitude();
+    cap.openingKpa = kilopascals(readings.opening());
+    cap.holdsKpa = kilopascals(readings.holds());
+    cap.vacuumKpa = kilopascals(readings.vacuum());
     cap.altitudeMetres = altitude.isPresent() ? Double.valueOf(altitude.getAsDouble()) : null;
     cap.writtenAt = clock.instant();
     cap.writtenBy = by;
-    if (test(cap).doubtful() && !cap.seals.equals("replaced")) {
+    if (readings.of(new GaugePressure(cap.ratedKpa)).doubtful() && !cap.seals.equals("replaced")) {
       cap.seals = "doubtful";
     }
     caps.save(cap);
     changes.count(jobId);
   }
 
-  static CapTest test(CapRecord cap) {
-    return CapTest.of(
-        new GaugePressure(cap.ratedKpa),
+  static TesterReadings readings(CapRecord cap) {
+    return new TesterReadings(
         pressure(cap.openingKpa),
         pressure(cap.holdsKpa),
-        pressure(cap.vacuumKpa));
+        pressure(cap.vacuumKpa),
+        cap.altitudeMetres == null
+            ? OptionalDouble.empty()
+            : OptionalDouble.of(cap.altitudeMetres));
   }
 
   private static CapFacts facts(CapRecord cap) {

@@ -46,6 +46,15 @@ public record Figures(Units units) {
     return plain(kilopascals / unit().kilopascals()) + "\u00a0" + unit().symbol();
   }
 
+  /** The half width of the 95 % interval of a pressure, rounded up, with its unit. */
+  public String pressureHalfWidth(double u) {
+    double power = Math.pow(10, unit().decimals());
+    double half = DecisionLimits.halfWidth(u) / unit().kilopascals();
+    return fixed(Math.ceil(half * power - 1e-9) / power, unit().decimals())
+        + "\u00a0"
+        + unit().symbol();
+  }
+
   /** A pressure for a field, with its unit and all the figures it has. */
   public String pressureField(double kilopascals) {
     return full(kilopascals / unit().kilopascals()) + " " + unit().symbol();

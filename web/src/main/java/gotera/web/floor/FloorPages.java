@@ -179,15 +179,8 @@ class FloorPages {
     String gauge = test.gauge().map(figures::pressure).orElse("");
     return card(
         base,
-        "/jobs/"
-            + base.job().id()
-            + "/"
-            + (test.phase().equals("re-test") ? "re-test" : "pressure-test")
-            + "?test="
-            + test.id(),
-        words.say(
-                "floor.runs",
-                words.say(test.phase().equals("re-test") ? "floor.re-test" : "floor.test"))
+        "/jobs/" + base.job().id() + "/" + test.phase().step().word() + "?test=" + test.id(),
+        words.say("floor.runs", words.say("floor.phase." + test.phase().word()))
             + test.writer().map(w -> " \u00b7 " + w).orElse(""),
         new Times(
             gauge,

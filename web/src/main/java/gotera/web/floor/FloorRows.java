@@ -1,6 +1,7 @@
 package gotera.web.floor;
 
 import gotera.pressure.trace.TraceEvent;
+import gotera.web.pressure.Phase;
 import java.nio.ByteBuffer;
 import java.sql.ResultSet;
 import java.sql.SQLException;
@@ -68,7 +69,7 @@ class FloorRows {
   record Running(
       UUID id,
       UUID job,
-      String phase,
+      Phase phase,
       Instant started,
       Optional<Instant> shut,
       Optional<Double> gauge,
@@ -99,7 +100,7 @@ class FloorRows {
     return new Running(
         UUID.fromString(row.getString("id")),
         UUID.fromString(row.getString("job_id")),
-        row.getString("phase"),
+        Phase.of(row.getString("phase")),
         started,
         shutAt,
         block == null || block.length < 3 * Double.BYTES

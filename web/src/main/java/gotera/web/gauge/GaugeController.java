@@ -11,6 +11,7 @@ import gotera.web.pressure.PressureTestView;
 import gotera.web.words.Words;
 import jakarta.servlet.http.HttpServletRequest;
 import java.security.Principal;
+import java.util.List;
 import java.util.Locale;
 import java.util.UUID;
 import org.springframework.stereotype.Controller;
@@ -69,7 +70,13 @@ class GaugeController {
     model.addAttribute("standIns", standIns.offered());
     model.addAttribute(
         "bench", "/jobs/" + test.jobId() + "/" + test.phase().step().word() + "?test=" + testId);
-    model.addAttribute("gauges", gauges.all().stream().map(g -> row(g, testId, figures)).toList());
+    List<Row> rows = gauges.all().stream().map(g -> row(g, testId, figures)).toList();
+    model.addAttribute("gauges", rows);
+    model.addAttribute(
+        "readAlready",
+        test.finishedAt().isEmpty()
+            && test.trace().size() > 0
+            && rows.stream().noneMatch(Row::here));
     return "gauge/gauges";
   }
 

@@ -175,6 +175,24 @@ public class JobService {
     changes.count(id);
   }
 
+  /** What a vehicle's system holds (mL) and how strong it is, where that was not known. */
+  @Write
+  public void learn(UUID id, OptionalDouble liquidMl, OptionalDouble strength) {
+    VehicleRecord vehicle = record(id).vehicle;
+    if (vehicle == null) {
+      return;
+    }
+    boolean news =
+        liquidMl.isPresent() && vehicle.liquidMl == null
+            || strength.isPresent() && vehicle.strength == null;
+    if (news) {
+      vehicle.liquidMl = vehicle.liquidMl == null ? known(liquidMl, null) : vehicle.liquidMl;
+      vehicle.strength = vehicle.strength == null ? known(strength, null) : vehicle.strength;
+      vehicles.save(vehicle);
+      changes.count(id);
+    }
+  }
+
   private static @Nullable String orNull(String word) {
     return word.isEmpty() ? null : word;
   }

@@ -27,7 +27,8 @@ public enum Phase {
     return step;
   }
 
-  static Phase of(String word) {
+  /** The phase of such a word. */
+  public static Phase of(String word) {
     return word.equals(RE_TEST.word) ? RE_TEST : SEARCH;
   }
 }

@@ -1,135 +1,93 @@
 package gotera.web.tools;
 
-import gotera.cap.BoilingReserve;
-import gotera.coolant.CoolantMixture;
-import gotera.coolant.FreezingPoint;
-import gotera.coolant.FreezingPoint.Glycol;
-import gotera.quantity.AbsolutePressure;
-import gotera.quantity.GaugePressure;
-import gotera.quantity.PressureUnit;
-import gotera.range.Range;
-import gotera.refill.Mix;
-import gotera.web.figures.Entry;
+import gotera.web.cap.CapFacts;
 import gotera.web.figures.FieldProblems;
 import gotera.web.figures.Figures;
 import gotera.web.frame.Pages;
+import gotera.web.job.NamedJobs;
+import gotera.web.tools.Sums.Line;
 import gotera.web.words.Words;
-import java.util.ArrayList;
+import java.security.Principal;
 import java.util.List;
-import java.util.OptionalDouble;
+import java.util.Optional;
+import java.util.UUID;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 
-/** One page of sums: whatever is typed gives what follows from it. */
+/** One page of sums: whatever is typed gives what follows from it, and a job can keep it. */
 @Controller
 class ToolsController {
-  private static final double WHOLE = 100;
-
+  private final KeptSums kept;
+  private final NamedJobs jobs;
   private final Words words;
 
-  ToolsController(Words words) {
+  ToolsController(KeptSums kept, NamedJobs jobs, Words words) {
+    this.kept = kept;
+    this.jobs = jobs;
     this.words = words;
   }
 
-  /**
-   * What is typed; each may be empty.
-   *
-   * @param stamp a pressure, as on a cap
-   * @param altitude height of the place (m)
-   * @param strength concentrate (%)
-   * @param capacity what a system holds
-   */
-  record Typed(String stamp, String altitude, String strength, String capacity) {
-    Typed {
-      stamp = Entry.text(stamp, 40);
-      altitude = Entry.text(altitude, 20);
-      strength = Entry.text(strength, 20);
-      capacity = Entry.text(capacity, 40);
-    }
+  @GetMapping("/tools")
+  Object page(@ModelAttribute SumsForm typed, Figures figures, Model model) {
+    FieldProblems problems = new FieldProblems(words);
+    List<Line> lines = understood(typed, problems, figures).lines(figures, words);
+    return page(typed, problems, lines, model);
   }
 
-  /** A result with its name. */
-  record Line(String name, String value) {}
+  /** Readings of a tester say something only of a cap with its stamp. */
+  private static Sums understood(SumsForm typed, FieldProblems problems, Figures figures) {
+    Sums sums = typed.read(problems, figures);
+    if (sums.tester().tried() && typed.stamp().isBlank()) {
+      problems.add("stamp", "tools.stamp-first");
+    }
+    return sums;
+  }
 
-  /** What was understood of it. */
-  private record Read(
-      OptionalDouble pressure,
-      OptionalDouble altitude,
-      OptionalDouble strength,
-      OptionalDouble capacity) {}
-
-  @GetMapping("/tools")
-  Object page(@ModelAttribute Typed typed, Figures figures, Model model) {
-    FieldProblems problems = new FieldProblems(words);
-    Read read =
-        new Read(
-            problems.kilopascalsIfTyped("stamp", typed.stamp(), figures.unit(), Range.PRESSED),
-            problems.numberIfTyped("altitude", typed.altitude(), Range.ALTITUDE),
-            problems.numberIfTyped("strength", typed.strength(), Range.STRENGTH_PERCENT),
-            typed.capacity().isBlank()
-                ? OptionalDouble.empty()
-                : problems.millilitres(
-                    "capacity",
-                    typed.capacity(),
-                    figures.units().volume().millilitres(),
-                    Range.CAPACITY));
+  private Object page(SumsForm typed, FieldProblems problems, List<Line> lines, Model model) {
     model.addAttribute("typed", typed);
     model.addAttribute("problems", problems.sentences());
-    model.addAttribute("lines", lines(read, figures));
+    model.addAttribute("lines", lines);
+    model.addAttribute("hidden", typed.fields());
+    model.addAttribute("jobs", jobs.newest());
     return problems.none() ? "tools/tools" : Pages.unprocessable("tools/tools", model);
   }
 
-  private List<Line> lines(Read read, Figures figures) {
-    List<Line> lines = new ArrayList<>();
-    if (read.pressure().isPresent()) {
-      for (PressureUnit unit : PressureUnit.values()) {
-        lines.add(
-            new Line(unit.symbol(), figures.with(unit).pressure(read.pressure().getAsDouble())));
+  @PostMapping("/tools/keep")
+  Object keep(
+      @ModelAttribute SumsForm typed,
+      @RequestParam Optional<UUID> job,
+      Figures figures,
+      Principal principal,
+      Model model) {
+    FieldProblems problems = new FieldProblems(words);
+    Sums sums = understood(typed, problems, figures);
+    List<Line> lines = sums.lines(figures, words);
+    Optional<UUID> chosen = jobs.open(job);
+    if (chosen.isEmpty()) {
+      problems.add("job", "tools.choose-job");
+    } else if (lines.isEmpty()) {
+      problems.add("job", "tools.nothing");
+    } else if (problems.none()) {
+      Optional<CapFacts> other = kept.otherCap(chosen.get(), sums);
+      if (other.isEmpty()) {
+        kept.keep(chosen.get(), sums, lines, principal.getName());
+        return "redirect:/jobs/"
+            + chosen.get()
+            + (sums.pressure().isPresent() ? "/cap" : "/history");
       }
+      problems.add(
+          "job", "tools.other-cap", figures.pressureTwice(other.get().rated().kilopascals()));
     }
-    boolean any = !lines.isEmpty() || read.strength().isPresent() || read.altitude().isPresent();
-    if (any) {
-      lines.add(boiling(read, figures));
-    }
-    if (read.strength().isPresent()) {
-      for (Glycol glycol : Glycol.values()) {
-        OptionalDouble freezes = FreezingPoint.ifKnown(glycol, share(read.strength()));
-        if (freezes.isPresent()) {
-          lines.add(
-              new Line(
-                  words.say("tools.freezes", words.say("glycol." + glycol.word())),
-                  figures.temperature(freezes.getAsDouble(), 0)));
-        }
-      }
-    }
-    if (read.strength().isPresent() && read.capacity().isPresent()) {
-      Mix.Fill fill = Mix.fresh(read.capacity().getAsDouble(), share(read.strength()));
-      lines.add(new Line(words.say("tools.concentrate"), figures.volume(fill.concentrate())));
-      lines.add(new Line(words.say("tools.water"), figures.volume(fill.water())));
-    }
-    return lines;
+    return page(typed, problems, lines, model);
   }
 
-  private static double share(OptionalDouble percent) {
-    return percent.getAsDouble() / WHOLE;
-  }
-
-  private Line boiling(Read read, Figures figures) {
-    double strength =
-        read.strength().isPresent() ? share(read.strength()) : CoolantMixture.USUAL_STRENGTH;
-    BoilingReserve boils =
-        BoilingReserve.under(
-            new GaugePressure(read.pressure().orElse(0)),
-            AbsolutePressure.atAltitude(read.altitude().orElse(0)),
-            new CoolantMixture(strength));
-    return new Line(
-        words.say(
-            "tools.boils",
-            Figures.percent(strength),
-            figures.pressure(read.pressure().orElse(0)),
-            Figures.plain(read.altitude().orElse(0))),
-        figures.temperature(boils.boils(), 0));
+  /** Where a form was answered in place, its address leads back to the sums. */
+  @GetMapping("/tools/keep")
+  String reload() {
+    return "redirect:/tools";
   }
 }

@@ -10,7 +10,7 @@ import gotera.web.pressure.PressureTestView;
 import gotera.web.pressure.Readings;
 import gotera.web.pressure.Sealing;
 import gotera.web.pressure.Where;
-import gotera.web.pressure.WritesByItself;
+import gotera.web.pressure.Writers;
 import gotera.web.pressure.compliance.DrawForm;
 import gotera.web.pressure.compliance.StrokeForm;
 import gotera.web.pressure.trace.Added;
@@ -34,7 +34,7 @@ public class PressureBench {
   private final Catches catches;
   private final PressurePages pages;
   private final Rows rows;
-  private final List<WritesByItself> writers;
+  private final Writers writers;
   private final Words words;
 
   public PressureBench(
@@ -44,7 +44,7 @@ public class PressureBench {
       Catches catches,
       PressurePages pages,
       Rows rows,
-      List<WritesByItself> writers,
+      Writers writers,
       Words words) {
     this.writers = writers;
     this.tests = tests;
@@ -112,10 +112,7 @@ public class PressureBench {
     model.addAttribute("others", others(test, figures));
     apart(test.jobId(), test.phase(), model);
     model.addAttribute(
-        "writer",
-        test.finishedAt().isPresent()
-            ? null
-            : writers.stream().flatMap(w -> w.at(test.id()).stream()).findFirst().orElse(null));
+        "writer", test.finishedAt().isPresent() ? null : writers.at(test.id()).orElse(null));
     model.addAttribute("sealBroken", test.finishedAt().isPresent() && !sealing.holds(test.id()));
     model.addAttribute("reading", form);
     model.addAttribute("problems", problems);

@@ -12,6 +12,7 @@ import gotera.web.pressure.RunningTest;
 import gotera.web.pressure.Sealing;
 import gotera.web.pressure.TypedReading;
 import gotera.web.pressure.Where;
+import gotera.web.pressure.Writers;
 import gotera.web.pressure.trace.Added;
 import gotera.web.storage.Identifiers;
 import gotera.web.words.Words;
@@ -35,6 +36,7 @@ class ReadingController {
   private final Readings readings;
   private final Sealing sealing;
   private final PressureBench bench;
+  private final Writers writers;
   private final Identifiers identifiers;
   private final Words words;
 
@@ -43,12 +45,14 @@ class ReadingController {
       Readings readings,
       Sealing sealing,
       PressureBench bench,
+      Writers writers,
       Identifiers identifiers,
       Words words) {
     this.tests = tests;
     this.readings = readings;
     this.sealing = sealing;
     this.bench = bench;
+    this.writers = writers;
     this.identifiers = identifiers;
     this.words = words;
   }
@@ -114,6 +118,9 @@ class ReadingController {
         event.isPresent() && !form.any()
             ? Optional.empty()
             : form.read(problems, test, identifiers.next(), figures);
+    if (problems.none() && reading.isPresent()) {
+      writers.alone(testId).ifPresent(w -> problems.add("form", "problem.gauge-writes", w.name()));
+    }
     if (problems.none()) {
       Added added = readings.add(testId, reading, event, principal.getName());
       if (added == Added.YES) {

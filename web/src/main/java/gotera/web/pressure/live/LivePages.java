@@ -8,7 +8,7 @@ import gotera.web.pressure.HoldCurve;
 import gotera.web.pressure.PressureService;
 import gotera.web.pressure.PressureTestView;
 import gotera.web.pressure.VerdictWords;
-import gotera.web.pressure.WritesByItself;
+import gotera.web.pressure.Writers;
 import gotera.web.pressure.WritesByItself.Writer;
 import gotera.web.words.Words;
 import java.util.Arrays;
@@ -24,7 +24,7 @@ class LivePages {
   private final VerdictWords verdicts;
   private final HoldCurve curves;
   private final Claims claims;
-  private final List<WritesByItself> writers;
+  private final Writers writers;
   private final Words words;
 
   LivePages(
@@ -32,7 +32,7 @@ class LivePages {
       VerdictWords verdicts,
       HoldCurve curves,
       Claims claims,
-      List<WritesByItself> writers,
+      Writers writers,
       Words words) {
     this.tests = tests;
     this.verdicts = verdicts;
@@ -47,7 +47,7 @@ class LivePages {
     boolean holding = test.holding() && !finished;
     int n = test.trace().size();
     double now = finished && n > 0 ? test.trace().seconds(n - 1) : tests.now(test);
-    Optional<Writer> writer = writers.stream().flatMap(w -> w.at(test.id()).stream()).findFirst();
+    Optional<Writer> writer = writers.at(test.id());
     Optional<ToGo> toGo =
         holding ? ToGo.of(test.trace(), test.conditions(), test.result()) : Optional.empty();
     return new LivePage(

@@ -7,8 +7,10 @@ import gotera.pressure.setup.Usual;
 import gotera.web.cap.CapService;
 import gotera.web.figures.FieldProblems;
 import gotera.web.figures.Figures;
+import gotera.web.frame.Pages;
 import gotera.web.job.JobPlace;
 import gotera.web.job.JobService;
+import gotera.web.job.NamedJobs;
 import gotera.web.pressure.Phase;
 import gotera.web.pressure.PressureService;
 import gotera.web.pressure.setup.SetupForm;
@@ -25,6 +27,7 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.util.UriComponentsBuilder;
 
 /** How long a hold must last, before anybody pumps. Nothing is stored. */
@@ -38,6 +41,7 @@ class PlanController {
   private final PressureService tests;
   private final CapService caps;
   private final JobService jobs;
+  private final NamedJobs named;
   private final WorkshopProperties workshop;
   private final Words words;
 
@@ -45,12 +49,14 @@ class PlanController {
       PressureService tests,
       CapService caps,
       JobService jobs,
+      NamedJobs named,
       WorkshopProperties workshop,
       Words words) {
     this.workshop = workshop;
     this.tests = tests;
     this.caps = caps;
     this.jobs = jobs;
+    this.named = named;
     this.words = words;
   }
 
@@ -87,9 +93,53 @@ class PlanController {
         typed.blank()
             ? PlanForm.of(jobs.require(id), phase, caps.of(id), tests.all(id), figures)
             : typed;
+    model.addAttribute("place", new JobPlace(id, phase.step(), figures));
+    model.addAttribute("begin", begin(id, phase, form));
+    model.addAttribute("address", "/jobs/" + id + "/" + phase.step().word() + "/plan");
+    planned(form, figures, model);
+    return "pressure/plan";
+  }
+
+  /** The same without a job: a bench plans before a vehicle comes. */
+  @GetMapping("/tools/plan")
+  String bench(@ModelAttribute PlanForm typed, Figures figures, Model model) {
+    withoutJob(typed, figures, model);
+    return "pressure/plan-bench";
+  }
+
+  private FieldProblems withoutJob(PlanForm typed, Figures figures, Model model) {
+    model.addAttribute("address", "/tools/plan");
+    model.addAttribute("jobs", named.newest());
+    model.addAttribute("untouched", typed.blank());
+    if (!typed.blank()) {
+      return planned(typed, figures, model);
+    }
+    planned(PlanForm.usual(figures), figures, model);
+    // nobody has typed anything that could be wrong
+    FieldProblems none = new FieldProblems(words);
+    model.addAttribute("problems", none.sentences());
+    return none;
+  }
+
+  /** Begins the planned test in a job that is chosen. */
+  @GetMapping("/tools/plan/begin")
+  Object beginInJob(
+      @ModelAttribute PlanForm form,
+      @RequestParam Optional<UUID> job,
+      Figures figures,
+      Model model) {
+    Optional<UUID> chosen = named.open(job);
+    if (chosen.isPresent()) {
+      return "redirect:" + begin(chosen.get(), Phase.SEARCH, form);
+    }
+    withoutJob(form, figures, model).add("job", "plan.begin-job");
+    return Pages.unprocessable("pressure/plan-bench", model);
+  }
+
+  /** Puts on the page what was typed and what follows; what was wrong can still be added to. */
+  private FieldProblems planned(PlanForm form, Figures figures, Model model) {
     FieldProblems problems = new FieldProblems(words);
     Optional<PlanReading> plan = PlanReading.of(form, problems, figures, workshop.altitude());
-    model.addAttribute("place", new JobPlace(id, phase.step(), figures));
     model.addAttribute("form", form);
     model.addAttribute("problems", problems.sentences());
     model.addAttribute("purposes", SetupForm.PURPOSES);
@@ -97,8 +147,7 @@ class PlanController {
     model.addAttribute("known", PlanForm.KNOWN);
     model.addAttribute("mostAir", Usual.MOST_PLANNED_AIR);
     plan.ifPresent(p -> model.addAttribute("answer", answer(p, figures)));
-    model.addAttribute("begin", begin(id, phase, form));
-    return "pressure/plan";
+    return problems;
   }
 
   /** Where the planned test is begun, with what the plan says of it. */

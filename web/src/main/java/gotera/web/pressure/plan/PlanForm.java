@@ -17,6 +17,7 @@ import gotera.web.pressure.PressureTestView;
 import gotera.web.pressure.setup.SetupForm;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 
 /**
  * What a hold is planned with, as typed or slid.
@@ -90,6 +91,22 @@ record PlanForm(
       Optional<CapFacts> cap,
       List<PressureTestView> tests,
       Figures figures) {
+    return of(job.liquidMl(), job.strength(), phase, cap, tests, figures);
+  }
+
+  /** Usual values; the pressure must be said. */
+  static PlanForm usual(Figures figures) {
+    OptionalDouble unknown = OptionalDouble.empty();
+    return of(unknown, unknown, Phase.SEARCH, Optional.empty(), List.of(), figures);
+  }
+
+  private static PlanForm of(
+      OptionalDouble liquid,
+      OptionalDouble strength,
+      Phase phase,
+      Optional<CapFacts> cap,
+      List<PressureTestView> tests,
+      Figures figures) {
     Optional<HoldSetup> hold =
         tests.isEmpty() ? Optional.empty() : Optional.of(tests.get(tests.size() - 1).hold());
     Optional<KeptCompliance> kept =
@@ -117,8 +134,8 @@ record PlanForm(
         Figures.full(probe.map(Thermometer::resolution).orElse(Usual.THERMOMETER_STEP)),
         "",
         "0",
-        figures.volumeField(job.liquidMl().orElse(Usual.LIQUID)),
-        Figures.percent(job.strength().orElse(Usual.STRENGTH)),
+        figures.volumeField(liquid.orElse(Usual.LIQUID)),
+        Figures.percent(strength.orElse(Usual.STRENGTH)),
         phase == Phase.RE_TEST ? "sign-off" : "repair",
         rule.map(r -> figures.pressureField(r.pressure().kilopascals())).orElse(""),
         rule.map(r -> Figures.full(r.minutes())).orElse(""),

@@ -1,4 +1,4 @@
-package gotera.dial;
+package gotera.testkit.dial;
 
 import java.awt.BasicStroke;
 import java.awt.Color;
@@ -13,7 +13,6 @@ import java.awt.image.BufferedImage;
 import java.awt.image.ConvolveOp;
 import java.awt.image.Kernel;
 import java.util.Arrays;
-import java.util.List;
 import java.util.Random;
 
 /**
@@ -21,9 +20,13 @@ import java.util.Random;
  * sometimes a hand before it. Its scale is 0 to 200 kPa over 270 degrees, in divisions of 10 kPa.
  */
 public final class DrawnDial {
-  static final double DIVISION = 10;
-  static final double FULL = 200;
-  private static final int SIZE = 360;
+  /** Between two marks (kPa). */
+  public static final double DIVISION = 10;
+
+  /** Height and width of its pictures. */
+  public static final int SIZE = 360;
+
+  private static final double FULL = 200;
   private static final double RADIUS = 140;
   private static final double FIRST = Math.toRadians(135);
   private static final double SWEEP = Math.toRadians(270);
@@ -68,18 +71,23 @@ public final class DrawnDial {
     return FIRST + SWEEP * kilopascals / FULL;
   }
 
-  /** The dial as somebody touches it, to within a dot and a half. */
-  public Dial touched(double... at) {
-    double[] centre = seen(0, 0);
-    List<Dial.Mark> marks =
-        Arrays.stream(at)
-            .mapToObj(
-                p -> {
-                  double[] m = seen(RADIUS * Math.cos(angle(p)), RADIUS * Math.sin(angle(p)));
-                  return new Dial.Mark(m[0] + between(-1.5, 1.5), m[1] + between(-1.5, 1.5), p);
-                })
-            .toList();
-    return new Dial(centre[0] + between(-1.5, 1.5), centre[1] + between(-1.5, 1.5), marks);
+  /** Where somebody touches it, to within a dot and a half: the centre, and marks (kPa). */
+  public double[][] touched(double... at) {
+    double[][] touched = new double[at.length + 1][];
+    touched[0] = seen(0, 0);
+    for (int i = 0; i < at.length; i++) {
+      touched[i + 1] = seen(RADIUS * Math.cos(angle(at[i])), RADIUS * Math.sin(angle(at[i])));
+    }
+    for (int i = 1; i <= at.length; i++) {
+      aside(touched[i]);
+    }
+    aside(touched[0]);
+    return touched;
+  }
+
+  private void aside(double[] point) {
+    point[0] += between(-1.5, 1.5);
+    point[1] += between(-1.5, 1.5);
   }
 
   private double[] seen(double x, double y) {
@@ -88,8 +96,8 @@ public final class DrawnDial {
     return point;
   }
 
-  /** A picture of it. */
-  public Picture picture(double kilopascals, Trouble trouble) {
+  /** A picture of it: light from 0 to 1, row by row. */
+  public float[] picture(double kilopascals, Trouble trouble) {
     BufferedImage image = new BufferedImage(SIZE, SIZE, BufferedImage.TYPE_INT_RGB);
     Graphics2D g = image.createGraphics();
     g.setRenderingHint(RenderingHints.KEY_ANTIALIASING, RenderingHints.VALUE_ANTIALIAS_ON);
@@ -220,7 +228,7 @@ public final class DrawnDial {
   }
 
   /** Unevenly lit, with noise. */
-  private Picture light(BufferedImage image) {
+  private float[] light(BufferedImage image) {
     float[] light = new float[SIZE * SIZE];
     double gx = slopeX + between(-0.04, 0.04);
     double gy = slopeY + between(-0.04, 0.04);
@@ -239,6 +247,6 @@ public final class DrawnDial {
             (float) Math.max(0, Math.min(1, seen + noise * random.nextGaussian()));
       }
     }
-    return new Picture(SIZE, SIZE, light);
+    return light;
   }
 }
