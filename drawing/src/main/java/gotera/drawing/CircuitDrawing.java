@@ -123,6 +123,10 @@ public final class CircuitDrawing {
   }
 
   private void text(Labels.Placed placed, String styleClass) {
+    if (labels.overHose(placed)) {
+      Labels.Box box = placed.box();
+      svg.rect(box.x(), box.y(), box.width(), box.height(), 4, "name-plate");
+    }
     svg.text(placed.x(), placed.y(), "middle", styleClass, placed.text());
   }
 

@@ -16,6 +16,8 @@ public final class CurveDrawing {
   private static final int MOST_POINTS = 240;
   private static final int MOST_FLAGS = 6;
   private static final double FLAG_HEIGHT = 20;
+  private static final double NAMES_WIDTH = 150;
+  private static final double NAMES_HEIGHT = 54;
   private static final List<TraceEvent.Kind> ORDER =
       List.of(
           TraceEvent.Kind.PLACE_SEEN,
@@ -30,6 +32,11 @@ public final class CurveDrawing {
   private final Curve curve;
   private final double width;
   private final double plotBottom;
+  private final boolean temperature;
+
+  /** For a customer: before and after, and nothing beside them. */
+  private final boolean plain;
+
   private final Axis minutes;
   private final Axis pressure;
   private final Svg svg;
@@ -37,7 +44,8 @@ public final class CurveDrawing {
   private CurveDrawing(Curve curve, Size size) {
     this.curve = curve;
     this.width = size.width;
-    boolean temperature = curve.runs().stream().anyMatch(r -> hasTemperature(r.trace()));
+    this.plain = size == Size.PAGE;
+    this.temperature = !plain && curve.runs().stream().anyMatch(r -> hasTemperature(r.trace()));
     double height = size.height + (temperature ? 74 : 0);
     this.plotBottom = size.height - 46;
     this.svg = Svg.open(width, height, "curve", curve.words().title());
@@ -56,7 +64,11 @@ public final class CurveDrawing {
     /** For a bench where readings are entered under it. */
     LOW(720, 236, 10),
     /** For a phone. */
-    NARROW(360, 330, 5);
+    NARROW(360, 330, 5),
+    /** For the page that a customer gets: across the sheet, without the temperature. */
+    PAGE(620, 206, 8),
+    /** For the file behind it. */
+    FILE(620, 240, 8);
 
     private final double width;
     private final double height;
@@ -78,7 +90,9 @@ public final class CurveDrawing {
     window();
     grid();
     rated();
-    makerRule();
+    if (!plain) {
+      makerRule();
+    }
     for (int i = 0; i < curve.runs().size(); i++) {
       boolean earlier = curve.runs().size() > 1 && i == 0;
       band(curve.runs().get(i), earlier);
@@ -272,24 +286,37 @@ public final class CurveDrawing {
     svg.text(x + sign * 7, 18, left ? "end" : "start", "curve-flagtext", text);
   }
 
+  /** Which curve is which, in the corner where least is drawn. */
   private void names() {
+    double left = minutes.from() + 8;
+    double right = minutes.to() - NAMES_WIDTH;
+    double x = covered(left) <= covered(right) ? left : right;
     for (int i = 0; i < curve.runs().size(); i++) {
       Run run = curve.runs().get(i);
       double y = plotBottom - 30 + 17 * i;
-      svg.line(
-          minutes.from() + 8,
-          y - 4,
-          minutes.from() + 38,
-          y - 4,
-          i == 0 ? "curve-fit curve-earlier" : "curve-fit");
-      svg.text(minutes.from() + 46, y, "start", "curve-label", run.name());
+      svg.line(x, y - 4, x + 30, y - 4, i == 0 ? "curve-fit curve-earlier" : "curve-fit");
+      svg.text(x + 38, y, "start", "curve-label", run.name());
     }
+  }
+
+  /** How many readings, and whether the words of the maker's rule, would be under the names. */
+  private long covered(double x) {
+    long readings = 0;
+    for (Run run : curve.runs()) {
+      for (int i = 0; i < run.trace().size(); i++) {
+        double at = minutes.at(minute(run, run.trace().seconds(i)));
+        double y = pressure.at(inUnit(run.trace().gauge(i)));
+        readings += at >= x && at <= x + NAMES_WIDTH && y >= plotBottom - NAMES_HEIGHT ? 1 : 0;
+      }
+    }
+    boolean rule = curve.makerRule().isPresent() && !plain && x == minutes.from() + 8;
+    return readings + (rule ? MOST_POINTS : 0);
   }
 
   private void temperature() {
     Run run = curve.runs().get(curve.runs().size() - 1);
     Trace trace = run.trace();
-    if (!hasTemperature(trace)) {
+    if (!temperature || !hasTemperature(trace)) {
       return;
     }
     double low = Double.POSITIVE_INFINITY;

@@ -134,6 +134,12 @@ final class Labels {
         .filter(t -> t.name().distance(t.thing()) > BESIDE);
   }
 
+  /** Whether a name stands over a hose or the wall of the cabin. */
+  boolean overHose(Placed name) {
+    Box box = name.box();
+    return onHoses.stream().anyMatch(p -> box.touches(p, HOSE));
+  }
+
   /** Keeps an area free. */
   void taken(Placed placed) {
     names.add(placed.box());

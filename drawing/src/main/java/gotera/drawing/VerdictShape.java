@@ -21,7 +21,12 @@ public final class VerdictShape {
    *     proven
    */
   public static String of(VerdictKind kind, double missing) {
-    Svg svg = Svg.open(48, 48, "shape shape-" + kind.word(), "");
+    return of(kind, missing, "");
+  }
+
+  /** The same with a name, for where no words stand beside it that a reader could hear. */
+  public static String of(VerdictKind kind, double missing, String name) {
+    Svg svg = Svg.open(48, 48, "shape shape-" + kind.word(), name);
     switch (kind) {
       case TIGHT -> svg.circle(24, 24, RADIUS, "shape-ring");
       case LEAK -> drop(svg, 24, 24, 1);

@@ -97,6 +97,22 @@ class ArchiveTests {
     assertThat(lead.job("Corrie 12")).isEqualTo(here.job("Corrie 12"));
   }
 
+  /** What the camera and the bench left in a job goes with it. */
+  @Test
+  void dialAndSumsGoWithTheJob(Application.Running application) throws IOException {
+    Http here = Http.signedIn(application.address(), "bench", Application.PASSWORD);
+    Http.Begun begun = here.begin();
+    CameraTests.touched(here, begun.test());
+    here.post("/tools/keep", Map.of("strength", "38", "job", begun.job().replace("/jobs/", "")));
+    take(here.bytes(begun.job() + "/job.zip").content());
+    assertThat(lead.get(begun.job() + "/history").text())
+        .contains("A dial touched for the camera")
+        .contains("Sums of the bench: boils, 38 % concentrate");
+    String kept =
+        lead.get("/tests/" + begun.test() + "/camera").find("<img src=\"(/photos/[^\"]+)");
+    assertThat(lead.bytes(kept).type()).startsWith("image/");
+  }
+
   /**
    * A level that fell over weeks: repaired, watched by the owner, proven; on paper, and in another
    * workshop. What was not repeated yet is not proven, whatever is chosen.

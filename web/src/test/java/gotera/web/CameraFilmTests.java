@@ -37,11 +37,11 @@ import org.junit.jupiter.api.io.TempDir;
 
 /**
  * Films of drawn dials before the browser's camera: what the whole way from lens to verdict makes
- * of them. Some dozens of frames here; ten thousand with {@code -Dgotera.filmed=10000}.
+ * of them. Some dozens of frames here; ten thousand with {@code -Dfilmed.frames=10000}.
  */
 @ExtendWith(Application.class)
 class CameraFilmTests {
-  private static final int FRAMES = Integer.getInteger("gotera.filmed", 30);
+  private static final int FRAMES = Integer.getInteger("filmed.frames", 30);
 
   /** From so many frames on a hold without a leak is filmed, too. */
   private static final int WHOLE = 1000;

@@ -150,6 +150,19 @@ class CameraTests {
     assertThat(read).allSatisfy(p -> assertThat(p).isBetween(SHOWN - 2.5, SHOWN + 2.5));
   }
 
+  /** Touches the dial of a test without a browser. */
+  static void touched(Http bench, String test) throws IOException {
+    ByteArrayOutputStream still = new ByteArrayOutputStream();
+    ImageIO.write(frame(false), "jpg", still);
+    Http.Answer answer =
+        bench.postFile(
+            "/tests/" + test + "/camera/dial",
+            java.util.Map.of("touched", "330 236\n210 356 0\n450 356 160"),
+            "still",
+            still.toByteArray());
+    assertThat(answer.status()).as(answer.text()).isEqualTo(200);
+  }
+
   @Test
   void aCoveredNeedleIsNotGuessed(Application.Running application, @TempDir Path folder)
       throws IOException {

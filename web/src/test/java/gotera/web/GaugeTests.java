@@ -100,13 +100,18 @@ class GaugeTests {
     return "{\"code\":\"" + code + "\",\"name\":\"Bay 2\",\"step\":0.05,\"temperatureStep\":0.1}";
   }
 
+  /** Pairs a gauge by its code; returns its token. */
+  static String pair(String address, String code) {
+    Said said = post(address, "/api/gauges/pair", "", pairing(code));
+    assertThat(said.status()).isEqualTo(201);
+    return said.body().get("token").asString();
+  }
+
   private static Paired paired(Application.Running application) {
     Http bench = Http.signedIn(application.address(), "bench", Application.PASSWORD);
     Http.Begun begun = bench.begin();
-    Said said =
-        post(application.address(), "/api/gauges/pair", "", pairing(code(bench, begun.test())));
-    assertThat(said.status()).isEqualTo(201);
-    return new Paired(application, said.body().get("token").asString(), bench, begun);
+    String token = pair(application.address(), code(bench, begun.test()));
+    return new Paired(application, token, bench, begun);
   }
 
   /** A batch of a gauge that was paired when its clock began. */

@@ -149,6 +149,15 @@ class StorageTroubleTests {
     }
   }
 
+  /** A gauge at a test. */
+  private static String gauge(Http.Begun begun) {
+    lead.post("/tests/" + begun.test() + "/gauges/code", Map.of());
+    String gauges = "/tests/" + begun.test() + "/gauges";
+    String code = lead.get(gauges).find("gauge-code\">([A-Z2-7]{4} [A-Z2-7]{4})<");
+    GaugeTests.pair(server.address(), code);
+    return lead.get(gauges).find("/gauges/([0-9a-f-]{36})/leave");
+  }
+
   private static Http.Answer reading(Http.Begun begun, String kilopascals) {
     return lead.post("/tests/" + begun.test() + "/readings", Map.of("gauge", kilopascals));
   }
@@ -179,11 +188,14 @@ class StorageTroubleTests {
   void aBackupIsRestoredWhileItRuns() throws IOException {
     Http.Begun before = lead.begin();
     reading(before, "71");
+    Http.Begun gauged = lead.begin();
+    String gauge = gauge(gauged);
     Path backup = Path.of("target", "drill.sql.gz").toAbsolutePath();
     Files.deleteIfExists(backup);
     assertThat(script("backup", backup.toString()).said()).contains("Kept in");
     Http.Begun after = lead.begin();
     reading(before, "66");
+    lead.post("/tests/" + gauged.test() + "/gauges/" + gauge + "/withdraw", Map.of());
     assertThat(lead.get(before.job() + "/history").text()).contains("66 kPa");
 
     Script.Ended restored = script("restore", backup.toString());
@@ -194,6 +206,9 @@ class StorageTroubleTests {
         .contains("71.0")
         .doesNotContain("66.0");
     assertThat(reading(before, "70").status()).as("work goes on").isEqualTo(302);
+    assertThat(lead.get("/tests/" + gauged.test() + "/gauges").text())
+        .as("withdrawn after the backup")
+        .doesNotContain(gauge);
     Http again = Http.signedIn(server.address(), Server.LEAD, Server.PASSWORD);
     assertThat(again.get("/").status()).isEqualTo(200);
   }

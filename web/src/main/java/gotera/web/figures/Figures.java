@@ -157,6 +157,11 @@ public record Figures(Units units) {
     return MOMENT.format(instant.atZone(ZoneId.systemDefault()));
   }
 
+  /** The name of the workshop's time. */
+  public static String zone() {
+    return ZoneId.systemDefault().getId();
+  }
+
   /** Month and year of a moment, in the workshop's time. */
   public static String month(Instant instant) {
     return MONTH.format(instant.atZone(ZoneId.systemDefault()));

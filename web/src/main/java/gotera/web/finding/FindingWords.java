@@ -30,7 +30,10 @@ public class FindingWords {
     if (f.photo().isPresent()) {
       parts.add(words.say("history.photoId.set"));
     }
-    if (!f.note().isEmpty()) {
+    String source = f.check() + ".source." + f.note();
+    if (words.knows(source)) {
+      parts.add(words.say(source));
+    } else if (!f.note().isEmpty()) {
       parts.add("\u201c" + f.note() + "\u201d");
     }
     return String.join(", ", parts);

@@ -2,6 +2,7 @@ package gotera.web.frame;
 
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
+import java.util.regex.Matcher;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.stereotype.Component;
 
@@ -9,6 +10,11 @@ import org.springframework.stereotype.Component;
 @Component
 public class PrintStyle {
   private static final String GROUND = ".ground{fill:#fcfaf4}svg{font-family:sans-serif}";
+
+  /**
+   * Readers that know no ring of paper around a name get a plate under it where it is over a hose.
+   */
+  private static final String PLATES = ".name-plate{fill:#fff;fill-opacity:.85}";
 
   private final String rules;
 
@@ -19,7 +25,7 @@ public class PrintStyle {
   /** A drawing within a page that is printed. */
   public String within(String drawing) {
     return drawing.replaceFirst(
-        ">", "><style>" + java.util.regex.Matcher.quoteReplacement(rules) + "</style>");
+        ">", "><style>" + Matcher.quoteReplacement(rules + PLATES) + "</style>");
   }
 
   /** A drawing that stands alone: with its size, its style, and a ground of its own. */

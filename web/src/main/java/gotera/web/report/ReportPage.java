@@ -10,7 +10,8 @@ import java.util.List;
  * @param facts reason, dates and ending, each as a sentence
  * @param result what it comes to, in a few words
  * @param detail the figures behind it, in plain words
- * @param good whether that is good news
+ * @param kind the verdict it amounts to, as a word
+ * @param shape the same as a shape
  * @param sections what was told, measured, found, done, and what is left
  * @param curve before and after as a drawing; empty where there is none
  * @param signed who took the vehicle back
@@ -22,7 +23,8 @@ record ReportPage(
     List<String> facts,
     String result,
     String detail,
-    boolean good,
+    String kind,
+    String shape,
     List<Section> sections,
     String curve,
     List<Signed> signed,

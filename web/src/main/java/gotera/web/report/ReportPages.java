@@ -1,5 +1,6 @@
 package gotera.web.report;
 
+import gotera.drawing.VerdictShape;
 import gotera.look.Sight;
 import gotera.pressure.verdict.VerdictKind;
 import gotera.quantity.LeakRate;
@@ -122,6 +123,7 @@ class ReportPages {
     Optional<PressureTestView> last =
         done.stream().filter(t -> COUNTED.contains(t.result().verdict())).reduce((a, b) -> b);
     Outcome outcome = outcome(!repairs.notes(jobId).isEmpty(), proof, last);
+    VerdictKind shape = shape(outcome);
     String detail = detail(outcome, proof, last);
     List<Section> sections = new ArrayList<>();
     add(sections, "told", told(job));
@@ -139,16 +141,20 @@ class ReportPages {
         facts(job),
         result(outcome),
         detail,
-        outcome == Outcome.PROVEN || outcome == Outcome.TIGHT,
+        shape.word(),
+        style.within(VerdictShape.of(shape, missing(outcome, proof), result(outcome))),
         sections,
-        retests.page(jobId, figures).map(r -> style.within(r.wide())).orElse(""),
+        retests.drawn(jobId, figures).map(style::within).orElse(""),
         paper.signatures(jobId).stream()
             .map(
                 s ->
                     new Signed(
                         words.say("report.signed", s.name, Figures.moment(s.writtenAt)), s.drawing))
             .toList(),
-        List.of(words.say("report.foot-bound"), words.say("report.foot-safety")));
+        List.of(
+            words.say("report.foot-bound"),
+            words.say("report.foot-safety"),
+            words.say("report.foot-zone", Figures.zone())));
   }
 
   private void add(List<Section> sections, String title, List<String> lines) {
@@ -166,6 +172,22 @@ class ReportPages {
             .map(at -> words.say("report.closed", Figures.moment(at), ending(job)))
             .orElseGet(() -> words.say("report.not-closed")));
     return facts;
+  }
+
+  /** Share of the circumstances in which it showed that was not repeated yet. */
+  private static double missing(Outcome outcome, ProofPage proof) {
+    long open = proof.lines().stream().filter(l -> l.by().isEmpty()).count();
+    return outcome == Outcome.NOT_PROVEN_YET
+        ? (double) open / proof.lines().size()
+        : VerdictShape.MOST_MISSING;
+  }
+
+  private static VerdictKind shape(Outcome outcome) {
+    return switch (outcome) {
+      case PROVEN, TIGHT -> VerdictKind.TIGHT;
+      case NOT_PROVEN_YET, UNKNOWN -> VerdictKind.NOT_PROVEN;
+      case STILL_LEAKS, LEAKS -> VerdictKind.LEAK;
+    };
   }
 
   private String ending(JobView job) {

@@ -68,9 +68,7 @@ public class RetestService {
     Optional<PressureTestResult> resultBefore = before.map(PressureTestView::result);
     Proof proof = Proof.of(resultBefore, after.result());
     VerdictWords.Said said = verdicts.said(after, figures);
-    List<Curve.Run> runs = new ArrayList<>();
-    before.filter(b -> b.trace().size() > 0).ifPresent(b -> runs.add(curves.run(b)));
-    runs.add(curves.run(after));
+    List<Curve.Run> runs = runs(before, after);
     return new RetestPage(
         proof instanceof Proof.Zero,
         after.finishedAt().isPresent(),
@@ -85,6 +83,23 @@ public class RetestService {
         curves.curve(runs, after, figures, CurveDrawing.Size.WIDE),
         curves.curve(runs, after, figures, CurveDrawing.Size.NARROW),
         "/jobs/" + jobId + "/report");
+  }
+
+  private List<Curve.Run> runs(Optional<PressureTestView> before, PressureTestView after) {
+    List<Curve.Run> runs = new ArrayList<>();
+    before.filter(b -> b.trace().size() > 0).ifPresent(b -> runs.add(curves.run(b)));
+    runs.add(curves.run(after));
+    return runs;
+  }
+
+  /** Both curves over each other for a customer's page; empty where nothing was tested again. */
+  public Optional<String> drawn(UUID jobId, Figures figures) {
+    return tests
+        .latest(jobId, Phase.RE_TEST)
+        .filter(t -> t.trace().size() > 0)
+        .map(
+            after ->
+                curves.curve(runs(showing(jobId), after), after, figures, CurveDrawing.Size.PAGE));
   }
 
   private String statement(Proof proof, VerdictWords.Said said, double rated, Figures figures) {

@@ -35,6 +35,9 @@ final class RateLimits extends OncePerRequestFilter {
   /** Where gauges send to. */
   private static final String GAUGES = "/api/gauges/readings";
 
+  /** Where the camera of a test sends to. */
+  private static final String CAMERA = "/camera/frames";
+
   /** Batches that one address may be sending at once (our judgement): many gauges on one bridge. */
   private static final int GAUGES_AT_ONCE = 100;
 
@@ -156,6 +159,10 @@ final class RateLimits extends OncePerRequestFilter {
     }
     if (path.startsWith("/api/")) {
       return new Sender(Kind.SIGN_IN, Client.address(request));
+    }
+    if (path.endsWith(CAMERA)) {
+      // each camera has its own: one sends a frame a second for half an hour
+      return new Sender(Kind.UPLOAD, Client.of(request) + " " + path);
     }
     return new Sender(isUpload(request) ? Kind.UPLOAD : Kind.ENTRY, Client.of(request));
   }

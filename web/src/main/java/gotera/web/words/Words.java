@@ -1,5 +1,6 @@
 package gotera.web.words;
 
+import java.text.MessageFormat;
 import java.util.Locale;
 import org.springframework.context.MessageSource;
 import org.springframework.stereotype.Component;
@@ -20,7 +21,13 @@ public class Words {
    * @param arguments what goes into its blanks
    */
   public String say(String key, Object... arguments) {
+    assert blanks(key) <= arguments.length : "more blanks than are filled in " + key;
     return messages.getMessage(key, arguments, Locale.ENGLISH);
+  }
+
+  private int blanks(String key) {
+    String raw = messages.getMessage(key, null, Locale.ENGLISH);
+    return new MessageFormat(raw, Locale.ENGLISH).getFormatsByArgumentIndex().length;
   }
 
   /** Whether there are words for a key. */

@@ -120,7 +120,7 @@ public class PressurePages {
         said.headline(),
         detail,
         test.trace().size() > 0
-            ? curves.curve(List.of(curves.run(test)), test, figures, CurveDrawing.Size.WIDE)
+            ? curves.curve(List.of(curves.run(test)), test, figures, CurveDrawing.Size.FILE)
             : "",
         test.result().rate().map(r -> origins.of(r, test, figures)).orElse(List.of()).stream()
             .map(o -> new TestSheet.Figure(o.name(), o.value(), o.from()))
