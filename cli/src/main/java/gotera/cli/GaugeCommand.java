@@ -26,6 +26,13 @@ final class GaugeCommand implements Callable<Integer> {
   private String address;
 
   @Option(
+      names = "--fingerprint",
+      description = "SHA-256 of the certificate it trusts, where a workshop made its own",
+      defaultValue = "")
+  @SuppressWarnings("NullAway.Init")
+  private String fingerprint;
+
+  @Option(
       names = "--code",
       description = "that pairs it, from the page of a test",
       defaultValue = "")
@@ -94,6 +101,10 @@ final class GaugeCommand implements Callable<Integer> {
       throw new picocli.CommandLine.ParameterException(
           new picocli.CommandLine(this), "times, pressure and air are above zero");
     }
+    if (!fingerprint.isEmpty() && !fingerprint.matches("([0-9A-Fa-f]{2}[: ]?){32}")) {
+      throw new picocli.CommandLine.ParameterException(
+          new picocli.CommandLine(this), "a fingerprint has 64 hexadecimal digits");
+    }
     if (files != null) {
       out.println(SimulatedFiles.write(options(files)));
       return 0;
@@ -106,6 +117,7 @@ final class GaugeCommand implements Callable<Integer> {
   private SimulatedGauge.Options options(Path disk) {
     return new SimulatedGauge.Options(
         address.replaceAll("/+$", ""),
+        fingerprint,
         code,
         disk,
         name,

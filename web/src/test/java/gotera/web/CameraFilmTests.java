@@ -25,6 +25,7 @@ import java.time.Instant;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
 import java.util.UUID;
 import java.util.concurrent.atomic.AtomicReference;
@@ -47,6 +48,10 @@ class CameraFilmTests {
   private static final int WHOLE = 1000;
 
   private static final int A_DIAL = Math.min(100, Math.max(15, FRAMES / 2));
+
+  /** Pictures of a film that are good for the still. */
+  private static final int STILLS = 6;
+
   private static final double[] MARKS = {0, 100, 200};
 
   /** As far as the page cuts around the farthest mark. */
@@ -61,8 +66,8 @@ class CameraFilmTests {
             .orElseThrow();
   }
 
-  /** The page of a test's camera, its dial touched, looking. */
-  private static Page looking(
+  /** The page of a test's camera, its dial touched, looking; empty where no still was good. */
+  private static Optional<Page> looking(
       BrowserContext person,
       FilmedServer server,
       String test,
@@ -91,12 +96,12 @@ class CameraFilmTests {
       until(page, server, () -> server.stills().size() > answered);
       if (good.test(server.stills().get(answered))) {
         page.locator("[data-camera-stop]").waitFor();
-        return page;
+        return Optional.of(page);
       }
       // whoever sees that something is wrong with a still takes another
       page.click("[data-camera-again]");
     }
-    throw new AssertionError("no still in which the needle can be seen");
+    return Optional.empty();
   }
 
   private static void touch(Page page, double[][] touched) {
@@ -142,8 +147,10 @@ class CameraFilmTests {
         Trouble trouble = Trouble.values()[i % Trouble.values().length];
         made.show(drawn.picture(truth[i], trouble), touched[0], i, 1);
       }
-      made.show(
-          drawn.picture(200 * random.nextDouble(), Trouble.NOTHING), touched[0], pictures, 60);
+      for (int i = 0; i < STILLS; i++) {
+        float[] still = drawn.picture(200 * random.nextDouble(), Trouble.NOTHING);
+        made.show(still, touched[0], pictures + i, 12);
+      }
     }
     Http bench = Http.signedIn(server.address(), "bench", Application.PASSWORD);
     Http.Begun begun = bench.begin(Map.of("gaugeStep", "2 kPa", "readingMode", "needle"));
@@ -151,8 +158,14 @@ class CameraFilmTests {
     try (Browser browser = Browser.withCamera(film);
         BrowserContext person = browser.person(1280, 800)) {
       person.clock().install();
+      Optional<Page> page =
+          looking(person, server, begun.test(), touched, s -> s.read() && s.number() >= pictures);
+      if (page.isEmpty()) {
+        // whoever sees no needle in the picture puts the lamp elsewhere
+        return new int[] {0, 0, 0, 0};
+      }
       frames(
-          looking(person, server, begun.test(), touched, s -> s.number() >= pictures),
+          page.get(),
           () -> server.seen().stream().filter(s -> s.number() < pictures).count() >= A_DIAL);
     }
     bench.post(begun.job() + "/discard", Map.of());
@@ -179,6 +192,7 @@ class CameraFilmTests {
     int[] all = new int[4];
     try (FilmedServer server = new FilmedServer(application)) {
       for (int seed = 1; all[0] < FRAMES; seed++) {
+        assertThat(seed).as("dials").isLessThan(10 + 2 * FRAMES / A_DIAL);
         int[] one = dial(server, seed, folder.resolve("dial.mjpeg"));
         Arrays.setAll(all, i -> all[i] + one[i]);
       }
@@ -251,7 +265,7 @@ class CameraFilmTests {
         });
     try (Browser browser = Browser.withCamera(film);
         BrowserContext person = browser.person(390, 844)) {
-      Page page = looking(person, server, begun.test(), touched, Seen::read);
+      Page page = looking(person, server, begun.test(), touched, Seen::read).orElseThrow();
       until(page, server, () -> server.seen().stream().anyMatch(Seen::read));
       bench.post("/tests/" + begun.test() + "/events", Map.of("kind", "valve-shut"));
       held.set(server.now());

@@ -191,6 +191,19 @@ class GaugeTests {
   }
 
   @Test
+  void whileItIsPumpedNothingIsSaidOfAHold(Application.Running application) {
+    Paired gauge = paired(application);
+    sendNow(gauge, 1, 180);
+    String live = "/tests/" + gauge.begun().test() + "/live";
+    assertThat(gauge.bench().get(live).text())
+        .contains("Pumping, 51.8 kPa of")
+        .doesNotContain("Does not count");
+    assertThat(gauge.bench().get(gauge.begun().job() + "/find").text())
+        .as("what is known so far")
+        .contains("Pumping, 51.8 kPa of");
+  }
+
+  @Test
   void theEventsOfAGaugeWithAValveAreOnTheCurve(Application.Running application) {
     Paired gauge = paired(application);
     gauge.send(

@@ -57,6 +57,7 @@ public final class SimulatedGauge {
    * What it is.
    *
    * @param address of the application
+   * @param fingerprint of the certificate it trusts; empty: whatever this Java trusts
    * @param code that pairs it; empty where it is paired already
    * @param folder its disk
    * @param name what it is called
@@ -74,6 +75,7 @@ public final class SimulatedGauge {
    */
   public record Options(
       String address,
+      String fingerprint,
       String code,
       Path folder,
       String name,
@@ -119,7 +121,12 @@ public final class SimulatedGauge {
   /** Reads and sends until its time is over and all has come. */
   public int run() throws IOException, InterruptedException {
     Speaker speaker =
-        new Speaker(options.address(), time, options.failing(), new Random(System.nanoTime()));
+        new Speaker(
+            options.address(),
+            options.fingerprint(),
+            time,
+            options.failing(),
+            new Random(System.nanoTime()));
     String token = state.getProperty("token", "");
     if (token.isEmpty()) {
       token = speaker.pair(options.code(), options.name(), STEP, KELVINS);

@@ -24,15 +24,21 @@ final class Speaker {
   private final DeviceTime time;
   private final double failing;
   private final Random chance;
-  private final HttpClient client = HttpClient.newBuilder().connectTimeout(PATIENCE).build();
+  private final HttpClient client;
   private @Nullable ObjectNode previous;
 
   /**
    * One.
    *
+   * @param fingerprint of the certificate it trusts; empty: whatever this Java trusts
    * @param failing share of messages, and of answers, that the network loses (1)
    */
-  Speaker(String address, DeviceTime time, double failing, Random chance) {
+  Speaker(String address, String fingerprint, DeviceTime time, double failing, Random chance) {
+    HttpClient.Builder builder = HttpClient.newBuilder().connectTimeout(PATIENCE);
+    if (!fingerprint.isEmpty()) {
+      builder.sslContext(Pinned.context(fingerprint));
+    }
+    this.client = builder.build();
     this.address = address;
     this.time = time;
     this.failing = failing;

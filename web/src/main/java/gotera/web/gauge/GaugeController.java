@@ -133,7 +133,7 @@ class GaugeController {
     boolean started =
         standIns.start(
             chosen,
-            "http://127.0.0.1:" + request.getLocalPort(),
+            address.of(request),
             gauges.offer(testId, principal.getName()),
             test.conditions().rated().kilopascals());
     if (!started) {

@@ -9,6 +9,7 @@ import gotera.web.words.Words;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import org.springframework.stereotype.Component;
 
@@ -26,8 +27,8 @@ public class HoldCurve {
     return new Curve.Run(
         test.trace(),
         test.origin(),
-        test.result().window(),
-        test.result().curve(),
+        test.pumping() ? Optional.empty() : test.result().window(),
+        test.pumping() ? List.of() : test.result().curve(),
         words.say("pressure." + test.phase().word() + ".run"));
   }
 

@@ -2,6 +2,7 @@ package gotera.web.pressure;
 
 import gotera.pressure.HoldConditions;
 import gotera.pressure.PressureTestResult;
+import gotera.pressure.Pumping;
 import gotera.pressure.setup.Assumption;
 import gotera.pressure.setup.CompletedHold;
 import gotera.pressure.setup.HoldSetup;
@@ -63,6 +64,11 @@ public record PressureTestView(
             .map(TraceEvent::seconds)
             .orElse(Double.NEGATIVE_INFINITY);
     return valveShut().filter(shut -> shut >= pumped).isPresent();
+  }
+
+  /** Whether somebody pumps now, so that nothing is said of it as a hold yet. */
+  public boolean pumping() {
+    return finishedAt.isEmpty() && Pumping.goesOn(trace, conditions, result);
   }
 
   /** What it was computed under, and what of that was assumed. */

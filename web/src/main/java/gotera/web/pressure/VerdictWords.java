@@ -55,6 +55,16 @@ public class VerdictWords {
 
   /** The verdict of a test. */
   public Said said(PressureTestView test, Figures figures) {
+    if (test.pumping()) {
+      double rated = test.conditions().rated().kilopascals();
+      double gauge = test.trace().gauge(test.trace().size() - 1);
+      return new Said(
+          "running",
+          VerdictShape.running(gauge / rated),
+          words.say("verdict.pumping", figures.pressure(gauge), figures.pressure(rated)),
+          words.say("verdict.pumping.detail"),
+          List.of());
+    }
     return say(
         test.result(),
         test.conditions().rated().kilopascals(),

@@ -160,7 +160,7 @@ public class PressurePages {
 
   /** What would decide the test, the fewest answers first. */
   private List<PressurePage.DeciderShown> deciders(PressureTestView test, Figures figures) {
-    if (test.trace().size() < 2) {
+    if (test.trace().size() < 2 || test.pumping()) {
       return List.of();
     }
     return Decider.of(new PressureTest(test.trace(), test.conditions()), test.result()).stream()
@@ -220,6 +220,9 @@ public class PressurePages {
   }
 
   private List<String> remedies(PressureTestView test, Figures figures) {
+    if (test.pumping()) {
+      return List.of();
+    }
     return Remedy.of(new PressureTest(test.trace(), test.conditions()), test.result()).stream()
         .map(
             r ->
