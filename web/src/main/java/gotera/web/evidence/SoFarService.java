@@ -83,9 +83,12 @@ class SoFarService implements JobPageContributor, JobHeadline, Suspicion, LooksO
     PressureTestView test = newest.get();
     VerdictWords.Said said = verdicts.said(test, figures);
     String at =
-        test.result().rate().isPresent()
-            ? words.say("so-far.at", figures.pressure(test.conditions().rated().kilopascals()))
-            : words.say(test.result().lowerBound().isPresent() ? "so-far.kept" : "so-far.no-rate");
+        test.pumping()
+            ? ""
+            : test.result().rate().isPresent()
+                ? words.say("so-far.at", figures.pressure(test.conditions().rated().kilopascals()))
+                : words.say(
+                    test.result().lowerBound().isPresent() ? "so-far.kept" : "so-far.no-rate");
     List<Caught> caught = cases.caught(test);
     Optional<LeakBalance> balance = known.balance();
     return new SoFar(

@@ -61,7 +61,7 @@ public class VerdictWords {
       return new Said(
           "running",
           VerdictShape.running(gauge / rated),
-          words.say("verdict.pumping", figures.pressure(gauge), figures.pressure(rated)),
+          words.say("verdict.pumping", figures.pressure(rated)),
           words.say("verdict.pumping.detail"),
           List.of());
     }
