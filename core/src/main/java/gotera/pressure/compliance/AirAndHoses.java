@@ -1,6 +1,7 @@
 package gotera.pressure.compliance;
 
 import gotera.quantity.AbsolutePressure;
+import gotera.quantity.GaugePressure;
 import gotera.quantity.Volume;
 
 /**
@@ -41,6 +42,17 @@ public record AirAndHoses(
     if (trappedAir.millilitres() == 0 && hose == 0) {
       throw new IllegalArgumentException("without air and hoses there is no compliance");
     }
+  }
+
+  /**
+   * Gas that was there before anybody pumped: what is pumped in makes room by stretching the hoses,
+   * V_g0 = V_g − C_h·p.
+   *
+   * @param gauge pressure that was pumped to from nothing
+   * @return at least nothing, where hoses alone take more than is said to be there
+   */
+  public Volume beforePumping(GaugePressure gauge) {
+    return new Volume(Math.max(0, trappedAir.millilitres() - hose * gauge.kilopascals()));
   }
 
   /**

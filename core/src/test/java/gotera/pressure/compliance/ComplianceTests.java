@@ -195,6 +195,21 @@ class ComplianceTests {
     assertThat(readings).hasSize(5);
   }
 
+  /** Counted strokes to 110 kPa: 233.2 mL at the hold were 200.5 mL before anybody pumped. */
+  @Test
+  void whatWasThereBeforePumping() {
+    AirAndHoses atHold =
+        new AirAndHoses(new Volume(233.2), 0.2976, 0.05, AirAndHoses.Source.MEASURED);
+    Close.to(
+        "air before pumping (mL)",
+        atHold.beforePumping(new GaugePressure(110)).millilitres(),
+        200.5,
+        0.1);
+    AirAndHoses hosesAlone =
+        new AirAndHoses(new Volume(10), 0.3, 0.05, AirAndHoses.Source.GEOMETRY);
+    assertThat(hosesAlone.beforePumping(new GaugePressure(110)).millilitres()).isZero();
+  }
+
   /** Letting out and pushing in leave the total better known than air or hoses apart. */
   @Test
   void theTotalIsKnownBetterThanItsParts() {

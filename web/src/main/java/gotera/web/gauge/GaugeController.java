@@ -135,7 +135,9 @@ class GaugeController {
             chosen,
             address.of(request),
             gauges.offer(testId, principal.getName()),
-            test.conditions().rated().kilopascals());
+            test.conditions().rated().kilopascals(),
+            // the simulated vehicle is the one that was described
+            test.conditions().airAndHoses().beforePumping(test.conditions().rated()).millilitres());
     if (!started) {
       once.addFlashAttribute("tooMany", true);
     }

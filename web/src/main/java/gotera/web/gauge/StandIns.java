@@ -12,6 +12,9 @@ class StandIns {
   /** What the one that loses loses (mL/min); invented. */
   private static final String LEAK = "0.9";
 
+  /** A vehicle without any air would not be simulated (mL); invented. */
+  private static final double LEAST_AIR = 10;
+
   /** So many run at once at most: each is a process of this machine. */
   private static final int MOST = 12;
 
@@ -37,8 +40,11 @@ class StandIns {
   /**
    * Starts one that pairs itself by a code; false where as many run as may. It goes on when we end,
    * and ends when its hold does.
+   *
+   * @param rated pressure it is pumped to (kPa)
+   * @param air what is trapped in the vehicle before anybody pumps (mL)
    */
-  synchronized boolean start(Kind kind, String address, String code, double rated) {
+  synchronized boolean start(Kind kind, String address, String code, double rated, double air) {
     running.removeIf(p -> !p.isAlive());
     if (running.size() >= MOST) {
       return false;
@@ -52,6 +58,8 @@ class StandIns {
             code,
             "--rated",
             Double.toString(rated),
+            "--air",
+            Double.toString(Math.max(LEAST_AIR, air)),
             "--leak",
             kind == Kind.LEAKS ? LEAK : "0");
     try {
