@@ -24,7 +24,7 @@ public final class Pumping {
    * @param result what would be said of it as a hold
    */
   public static boolean goesOn(Trace trace, HoldConditions conditions, PressureTestResult result) {
-    if (trace.size() == 0 || conditions.medium() == Medium.VACUUM || shut(trace)) {
+    if (trace.size() == 0 || conditions.medium() == Medium.VACUUM || isShut(trace)) {
       return false;
     }
     return switch (result.verdict()) {
@@ -35,7 +35,7 @@ public final class Pumping {
   }
 
   /** Whether the valve was shut, and nobody pumped since. */
-  private static boolean shut(Trace trace) {
+  public static boolean isShut(Trace trace) {
     Optional<Double> shut = trace.last(TraceEvent.Kind.VALVE_SHUT).map(TraceEvent::seconds);
     double pumped =
         trace

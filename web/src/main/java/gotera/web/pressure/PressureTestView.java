@@ -58,12 +58,7 @@ public record PressureTestView(
 
   /** Whether the valve is shut now: it was, and nobody pumped since. */
   public boolean holding() {
-    double pumped =
-        trace
-            .last(TraceEvent.Kind.PUMPED)
-            .map(TraceEvent::seconds)
-            .orElse(Double.NEGATIVE_INFINITY);
-    return valveShut().filter(shut -> shut >= pumped).isPresent();
+    return Pumping.isShut(trace);
   }
 
   /** Whether somebody pumps now, so that nothing is said of it as a hold yet. */
