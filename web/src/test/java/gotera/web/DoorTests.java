@@ -7,6 +7,7 @@ import java.io.IOException;
 import java.io.InputStreamReader;
 import java.net.InetAddress;
 import java.net.Socket;
+import java.net.SocketTimeoutException;
 import java.net.URI;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
@@ -18,6 +19,9 @@ import org.junit.jupiter.api.extension.ExtendWith;
 @ExtendWith(Application.class)
 class DoorTests {
   private static final int CROWD = 250;
+
+  /** So many of one address may be sending at once. */
+  private static final int PLACES = 24;
 
   /** Another address of this machine. */
   private static Socket stranger(Application.Running application) throws IOException {
@@ -39,6 +43,16 @@ class DoorTests {
         + " HTTP/1.1\r\nHost: localhost\r\n"
         + String.join("\r\n", headers)
         + "\r\n\r\n";
+  }
+
+  private static boolean isSentAway(Socket one) throws IOException {
+    one.setSoTimeout(1_000);
+    try {
+      String status = status(one);
+      return status != null && status.contains("503");
+    } catch (SocketTimeoutException e) {
+      return false;
+    }
   }
 
   private static String status(Socket of) throws IOException {
@@ -66,9 +80,12 @@ class DoorTests {
         assertThat(here.get("/account").status()).isEqualTo(200);
         assertThat(here.begin().test()).isNotEmpty();
       }
-      assertThat(status(crowd.get(CROWD - 1)))
-          .as("the last of them is sent away at once")
-          .contains("503");
+      // whichever of them came first hold a place; of the last ones more came than there are places
+      int sentAway = 0;
+      for (int i = CROWD - 1; i > CROWD - 3 * PLACES && sentAway < 6; i--) {
+        sentAway += isSentAway(crowd.get(i)) ? 1 : 0;
+      }
+      assertThat(sentAway).as("sent away at once").isEqualTo(6);
     } finally {
       for (Socket one : crowd) {
         one.close();
