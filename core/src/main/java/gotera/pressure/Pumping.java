@@ -4,7 +4,6 @@ import gotera.pressure.law.Medium;
 import gotera.pressure.trace.Trace;
 import gotera.pressure.trace.TraceEvent;
 import gotera.pressure.verdict.Reason;
-import gotera.pressure.verdict.VerdictKind;
 import java.util.Optional;
 
 /**
@@ -46,8 +45,7 @@ public final class Pumping {
   }
 
   private static boolean onlyRises(PressureTestResult result) {
-    return result.verdict() == VerdictKind.NOT_COUNTED
-        && !result.reasons().isEmpty()
+    return !result.reasons().isEmpty()
         && result.reasons().stream().allMatch(r -> r.code() == Reason.Code.RISING);
   }
 

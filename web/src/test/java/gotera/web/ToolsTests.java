@@ -93,6 +93,18 @@ class ToolsTests {
     assertThat(bench.get(job + "/history").text().split("Sums of the bench:", -1)).hasSize(3);
   }
 
+  /** Only one of three was tried again; the others were not taken back by that. */
+  @Test
+  void whatWasNotTriedAgainStays() {
+    String job = job("Bench again van");
+    bench.post("/tools/keep", with(CAP, job));
+    bench.post("/tools/keep", with(Map.of("stamp", "1.1 bar", "opening", "1.05 bar"), job));
+    assertThat(bench.get(job + "/cap").text())
+        .contains("value=\"105 kPa\"")
+        .contains("value=\"70 kPa\"")
+        .contains("value=\"5 kPa\"");
+  }
+
   @Test
   void anotherCapIsNotWrittenOver() {
     String job = job("Bench other van");

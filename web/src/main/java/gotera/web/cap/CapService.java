@@ -98,6 +98,13 @@ public class CapService {
     changes.count(jobId);
   }
 
+  /** Writes what a cap tester showed besides what is known; what was not tried again stays. */
+  @Write
+  public void alsoTested(UUID jobId, TesterReadings readings, String by) {
+    CapRecord cap = caps.findByJobId(jobId).orElseThrow(() -> new NotFound("cap of " + jobId));
+    tested(jobId, readings.over(readings(cap)), by);
+  }
+
   static TesterReadings readings(CapRecord cap) {
     return new TesterReadings(
         pressure(cap.openingKpa),

@@ -23,6 +23,15 @@ public record TesterReadings(
     return opening.isPresent() || holds.isPresent() || vacuum.isPresent();
   }
 
+  /** These, and of the earlier ones what was not tried again. */
+  TesterReadings over(TesterReadings earlier) {
+    return new TesterReadings(
+        opening.or(earlier::opening),
+        holds.or(earlier::holds),
+        vacuum.or(earlier::vacuum),
+        altitude.isPresent() ? altitude : earlier.altitude());
+  }
+
   /** What they say of a cap with this stamp. */
   public CapTest of(GaugePressure stamp) {
     return CapTest.of(stamp, opening, holds, vacuum);

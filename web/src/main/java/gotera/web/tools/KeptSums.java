@@ -51,28 +51,25 @@ class KeptSums implements HistorySource {
     this.clock = clock;
   }
 
-  /** Why nothing was kept, if nothing was: the job has another cap. */
-  Optional<CapFacts> otherCap(UUID jobId, Sums sums) {
-    return caps.of(jobId)
-        .filter(
-            c ->
-                sums.pressure().isPresent()
-                    && !CapStamp.same(c.rated(), new GaugePressure(sums.pressure().getAsDouble())));
-  }
-
   /**
    * Keeps them: the cap and its readings where the job's cap is this one or none was written, what
    * the system holds and its strength where the vehicle has none, and all of it as it was said.
+   *
+   * @return the job's cap where it is another: then nothing was kept
    */
   @Write
-  public void keep(UUID jobId, Sums sums, List<Line> lines, String by) {
-    boolean known = caps.of(jobId).isPresent();
-    if (sums.pressure().isPresent() && !known) {
+  public Optional<CapFacts> keep(UUID jobId, Sums sums, List<Line> lines, String by) {
+    Optional<CapFacts> cap = caps.of(jobId);
+    Optional<CapFacts> other = cap.filter(c -> isAnother(c, sums));
+    if (other.isPresent()) {
+      return other;
+    }
+    if (sums.pressure().isPresent() && cap.isEmpty()) {
       GaugePressure rated = new GaugePressure(sums.pressure().getAsDouble());
       caps.write(jobId, CapEntry.stamped(sums.stamp(), rated, "not-looked"), by, 0);
     }
     if (sums.tester().tried() && sums.pressure().isPresent()) {
-      caps.tested(jobId, sums.tester(), by);
+      caps.alsoTested(jobId, sums.tester(), by);
     }
     jobs.learn(jobId, sums.capacity(), sums.strength());
     database.update(
@@ -83,6 +80,12 @@ class KeptSums implements HistorySource {
         by,
         lines.stream().map(l -> l.name() + ": " + l.value()).collect(Collectors.joining("\n")));
     changes.count(jobId);
+    return Optional.empty();
+  }
+
+  private static boolean isAnother(CapFacts cap, Sums sums) {
+    return sums.pressure().isPresent()
+        && !CapStamp.same(cap.rated(), new GaugePressure(sums.pressure().getAsDouble()));
   }
 
   @Override

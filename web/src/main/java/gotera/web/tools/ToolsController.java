@@ -72,9 +72,8 @@ class ToolsController {
     } else if (lines.isEmpty()) {
       problems.add("job", "tools.nothing");
     } else if (problems.none()) {
-      Optional<CapFacts> other = kept.otherCap(chosen.get(), sums);
+      Optional<CapFacts> other = kept.keep(chosen.get(), sums, lines, principal.getName());
       if (other.isEmpty()) {
-        kept.keep(chosen.get(), sums, lines, principal.getName());
         return "redirect:/jobs/"
             + chosen.get()
             + (sums.pressure().isPresent() ? "/cap" : "/history");
