@@ -1,5 +1,6 @@
 package gotera.suspects;
 
+import gotera.bubble.BubbleCondition;
 import gotera.bubble.Funnel;
 import gotera.look.Condition;
 import gotera.warming.Thermostat;
@@ -46,15 +47,15 @@ public sealed interface Checked extends Observation {
       }
       Bubbles seen = funnel.bubbles() > 0 ? Bubbles.GAS_ENTERING : Bubbles.QUIET;
       return ended
-          ? Optional.of(new Bubbled(seen, OptionalDouble.empty(), List.of(because(funnel))))
+          ? Optional.of(new Bubbled(seen, OptionalDouble.empty(), List.of(because(funnel).word())))
           : Optional.empty();
     }
 
-    private static String because(Funnel funnel) {
+    private static BubbleCondition because(Funnel funnel) {
       return switch (funnel.says()) {
-        case NOT_HOT -> "not-warm";
-        case NOT_STEADY, READ_AGAIN -> "not-steady";
-        default -> "too-short";
+        case NOT_HOT -> BubbleCondition.NOT_WARM;
+        case NOT_STEADY, READ_AGAIN -> BubbleCondition.NOT_STEADY;
+        default -> BubbleCondition.TOO_SHORT;
       };
     }
   }

@@ -3,12 +3,11 @@ package gotera.web.bubble;
 import gotera.bubble.Funnel;
 import gotera.circuit.Features.Drive;
 import gotera.range.Range;
+import gotera.said.FunnelSaid;
 import gotera.web.circuit.EngineTypeService;
 import gotera.web.figures.FieldProblems;
 import gotera.web.figures.Figures;
 import gotera.web.finding.Finding;
-import gotera.web.finding.Measure;
-import gotera.web.finding.Measures;
 import gotera.web.frame.NotFound;
 import gotera.web.frame.Pages;
 import gotera.web.guide.GuideService;
@@ -16,7 +15,6 @@ import gotera.web.job.JobPlace;
 import gotera.web.job.JobService;
 import gotera.web.job.Step;
 import gotera.web.words.Words;
-import gotera.word.Worded;
 import java.security.Principal;
 import java.time.Duration;
 import java.util.ArrayList;
@@ -69,7 +67,7 @@ class FunnelController {
       Model model) {
     burns(id);
     FieldProblems problems = new FieldProblems(words);
-    Map<FunnelWord, Measures> seen = seen(form, problems, figures);
+    List<FunnelSaid> seen = seen(form, problems, figures);
     Duration ago = GuideService.ago(problems, form.ago());
     if (!problems.none()) {
       return Pages.unprocessable(page(id, form, problems.sentences(), figures, model), model);
@@ -78,21 +76,19 @@ class FunnelController {
     return "redirect:/jobs/" + id + AT;
   }
 
-  private Map<FunnelWord, Measures> seen(FunnelForm form, FieldProblems problems, Figures figures) {
+  private static List<FunnelSaid> seen(FunnelForm form, FieldProblems problems, Figures figures) {
     if (form.step().isEmpty()) {
       return form.look(problems, figures);
     }
-    FunnelWord word =
-        Worded.of(FunnelWord.class, form.step()).orElseThrow(() -> new NotFound(form.step()));
-    return switch (word) {
-      case SET_UP ->
-          Map.of(
-              word,
-              Measures.NONE.and(
-                  Measure.SQUARE_CENTIMETRES, problems.number("area", form.area(), Range.AREA)));
-      case MOVED, SQUEEZED, BURST, ENDED -> Map.of(word, Measures.NONE);
-      default -> throw new NotFound(form.step());
-    };
+    return List.of(
+        switch (form.step()) {
+          case "set-up" -> new FunnelSaid.SetUp(problems.number("area", form.area(), Range.AREA));
+          case "moved" -> new FunnelSaid.Moved();
+          case "squeezed" -> new FunnelSaid.Squeezed();
+          case "burst" -> new FunnelSaid.Burst();
+          case "ended" -> new FunnelSaid.Ended();
+          default -> throw new NotFound(form.step());
+        });
   }
 
   private void burns(UUID id) {
@@ -105,7 +101,7 @@ class FunnelController {
   private String page(
       UUID id, FunnelForm form, Map<String, String> problems, Figures figures, Model model) {
     burns(id);
-    List<Finding> run = funnels.now(id);
+    List<Finding<FunnelSaid>> run = funnels.now(id);
     Optional<Funnel> funnel = funnels.funnel(id, run);
     model.addAttribute("place", new JobPlace(id, Step.INSIDE, figures));
     model.addAttribute("form", form);

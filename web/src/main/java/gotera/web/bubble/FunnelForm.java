@@ -1,14 +1,15 @@
 package gotera.web.bubble;
 
+import gotera.bubble.FunnelStep.Size;
 import gotera.range.Range;
+import gotera.said.FunnelSaid;
+import gotera.said.FunnelSaid.Liquid;
 import gotera.web.figures.Entry;
 import gotera.web.figures.FieldProblems;
 import gotera.web.figures.Figures;
-import gotera.web.finding.Measure;
-import gotera.web.finding.Measures;
-import java.util.EnumMap;
+import gotera.word.Worded;
+import java.util.ArrayList;
 import java.util.List;
-import java.util.Map;
 import java.util.OptionalDouble;
 
 /**
@@ -38,7 +39,7 @@ record FunnelForm(
     String toppedUp,
     String with,
     String ago) {
-  static final List<String> WITH = List.of("water", "coolant");
+  static final List<String> WITH = Worded.words(Liquid.class);
   static final FunnelForm EMPTY = new FunnelForm("", "", "", "", "", "", "", "", "", "", "");
 
   /** Everything absent is empty. */
@@ -57,60 +58,45 @@ record FunnelForm(
   }
 
   /** Everything seen at this look, in the order in which it is seen. */
-  Map<FunnelWord, Measures> look(FieldProblems problems, Figures figures) {
-    Map<FunnelWord, Measures> seen = new EnumMap<>(FunnelWord.class);
-    put(seen, FunnelWord.LEVEL, Measure.MILLIMETRES, level(problems));
-    count(seen, FunnelWord.SMALL, problems, "small", small);
-    count(seen, FunnelWord.PEA, problems, "pea", pea);
-    count(seen, FunnelWord.LARGE, problems, "large", large);
-    hoses(seen, problems, figures);
+  List<FunnelSaid> look(FieldProblems problems, Figures figures) {
+    List<FunnelSaid> seen = new ArrayList<>();
+    problems
+        .numberIfTyped("levelNow", levelNow, Range.LEVEL)
+        .ifPresent(mm -> seen.add(new FunnelSaid.Level(mm)));
     double unit = figures.units().volume().millilitres();
-    OptionalDouble put = problems.millilitresIfTyped("toppedUp", toppedUp, unit, Range.TOP_UP);
-    put(
-        seen,
-        with.equals("water") ? FunnelWord.WATER : FunnelWord.COOLANT,
-        Measure.MILLILITRES,
-        put);
+    Liquid liquid = Worded.of(Liquid.class, with).orElseThrow();
+    problems
+        .millilitresIfTyped("toppedUp", toppedUp, unit, Range.TOP_UP)
+        .ifPresent(ml -> seen.add(new FunnelSaid.ToppedUp(liquid, ml)));
+    hoses(seen, problems, figures);
+    count(seen, Size.SMALL, problems, "small", small);
+    count(seen, Size.PEA, problems, "pea", pea);
+    count(seen, Size.LARGE, problems, "large", large);
     if (seen.isEmpty() && problems.none()) {
       problems.add("levelNow", "funnel.nothing");
     }
     return seen;
   }
 
-  private OptionalDouble level(FieldProblems problems) {
-    return problems.numberIfTyped("levelNow", levelNow, Range.LEVEL);
-  }
-
   /** Both hoses or none: one alone says nothing. */
-  private void hoses(Map<FunnelWord, Measures> seen, FieldProblems problems, Figures figures) {
+  private void hoses(List<FunnelSaid> seen, FieldProblems problems, Figures figures) {
     if (upper.isEmpty() && lower.isEmpty()) {
       return;
     }
     OptionalDouble high = problems.celsius("upper", upper, figures.units(), Range.COOLANT);
     OptionalDouble low = problems.celsius("lower", lower, figures.units(), Range.COOLANT);
     if (high.isPresent() && low.isPresent()) {
-      seen.put(FunnelWord.HOSES, Measures.hoses(high.getAsDouble(), low.getAsDouble()));
+      seen.add(new FunnelSaid.HosesRead(high.getAsDouble(), low.getAsDouble()));
     }
   }
 
   private static void count(
-      Map<FunnelWord, Measures> seen,
-      FunnelWord word,
-      FieldProblems problems,
-      String field,
-      String typed) {
+      List<FunnelSaid> seen, Size size, FieldProblems problems, String field, String typed) {
     OptionalDouble n = problems.numberIfTyped(field, typed, Range.BUBBLES);
     if (n.isPresent() && n.getAsDouble() != Math.rint(n.getAsDouble())) {
       problems.add(field, "problem.whole-number");
     } else if (n.orElse(0) > 0) {
-      put(seen, word, Measure.COUNT, n);
-    }
-  }
-
-  private static void put(
-      Map<FunnelWord, Measures> seen, FunnelWord word, Measure measure, OptionalDouble value) {
-    if (value.isPresent()) {
-      seen.put(word, Measures.NONE.and(measure, value));
+      seen.add(new FunnelSaid.Bubbles(size, (int) n.getAsDouble()));
     }
   }
 }

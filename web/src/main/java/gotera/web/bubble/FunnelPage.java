@@ -1,6 +1,6 @@
 package gotera.web.bubble;
 
-import gotera.web.guide.GuideService.Line;
+import gotera.web.guide.GuideService.StepLine;
 import java.util.List;
 
 /**
@@ -19,4 +19,4 @@ record FunnelPage(
     boolean counts,
     List<String> figures,
     boolean ended,
-    List<Line> lines) {}
+    List<StepLine> lines) {}

@@ -4,10 +4,10 @@ import gotera.circuit.Circuit;
 import gotera.circuit.DripSpot;
 import gotera.circuit.DripTrace;
 import gotera.look.LookState;
+import gotera.said.CircuitSaid.Dripping;
 import gotera.suspects.Observation.Dripped;
 import gotera.web.finding.Finding;
 import gotera.web.finding.FindingService;
-import gotera.word.Worded;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
@@ -17,7 +17,6 @@ import org.springframework.stereotype.Service;
 /** Where it drips on a job, traced to the joints that can feed it. */
 @Service
 public class DripService {
-  static final String CHECK = "drip";
   private final FindingService findings;
 
   DripService(FindingService findings) {
@@ -26,11 +25,7 @@ public class DripService {
 
   /** Writes down where it drips. */
   public void write(UUID jobId, DripSpot spot, LookState state, String by) {
-    findings.write(jobId, FindingService.New.of(CHECK, spot.word(), state.word()), by);
-  }
-
-  private static LookState state(String word) {
-    return Worded.of(LookState.class, word).orElse(LookState.COLD);
+    findings.write(jobId, new Dripping(new Dripped(spot, state)), by);
   }
 
   /**
@@ -43,12 +38,8 @@ public class DripService {
 
   /** Every drip, in order of time. */
   public List<Drip> all(UUID jobId) {
-    return findings.of(jobId, CHECK).stream()
-        .flatMap(
-            f ->
-                Worded.of(DripSpot.class, f.subject())
-                    .map(s -> new Drip(f.at(), new Dripped(s, state(f.saw()))))
-                    .stream())
+    return findings.of(jobId, Dripping.class).stream()
+        .map(f -> new Drip(f.at(), f.said().where()))
         .toList();
   }
 
@@ -61,7 +52,7 @@ public class DripService {
 
   /** Takes the newest back. */
   void undo(UUID jobId, String by) {
-    List<Finding> all = findings.of(jobId, CHECK);
+    List<Finding<Dripping>> all = findings.of(jobId, Dripping.class);
     if (!all.isEmpty()) {
       findings.withdraw(jobId, all.get(all.size() - 1).id(), by);
     }

@@ -3,8 +3,9 @@ package gotera.web.circuit;
 import gotera.look.Condition;
 import gotera.look.LookState;
 import gotera.look.Sight;
+import gotera.said.CircuitSaid.Drips;
+import gotera.said.CircuitSaid.DripsAt;
 import gotera.suspects.Observation.Looked;
-import gotera.web.circuit.ConditionService.Drips;
 import gotera.web.figures.Entry;
 import gotera.web.figures.FieldProblems;
 import gotera.web.figures.Figures;
@@ -170,7 +171,8 @@ class FindController {
       return Pages.unprocessable(
           pages.page(id, form, false, problems.sentences(), figures, model), model);
     }
-    conditions.drips(id, form.joint(), what, pressure.getAsDouble(), principal.getName());
+    conditions.drips(
+        id, new DripsAt(form.joint(), what, pressure.getAsDouble()), principal.getName());
     return "redirect:/jobs/" + id + "/find?joint=" + form.joint();
   }
 

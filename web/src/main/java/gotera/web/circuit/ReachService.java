@@ -3,6 +3,7 @@ package gotera.web.circuit;
 import gotera.circuit.Circuit;
 import gotera.circuit.Circuit.Joint;
 import gotera.circuit.Reach;
+import gotera.said.CircuitSaid.HeaterValve;
 import gotera.web.finding.FindingService;
 import java.util.Set;
 import java.util.UUID;
@@ -12,9 +13,6 @@ import org.springframework.stereotype.Service;
 /** What is in the test at all: everything, but for what a shut heater valve cuts off. */
 @Service
 public class ReachService {
-  private static final String CHECK = "reach";
-  private static final String SHUT = "heater-shut";
-
   private final FindingService findings;
 
   ReachService(FindingService findings) {
@@ -22,13 +20,13 @@ public class ReachService {
   }
 
   void heaterValve(UUID jobId, boolean shut, String by) {
-    findings.write(jobId, FindingService.New.of(CHECK, "", shut ? SHUT : "heater-open"), by);
+    findings.write(jobId, new HeaterValve(shut), by);
   }
 
   public boolean heaterShut(UUID jobId) {
-    return findings.of(jobId, CHECK).stream()
+    return findings.of(jobId, HeaterValve.class).stream()
         .reduce((a, b) -> b)
-        .filter(f -> f.saw().equals(SHUT))
+        .filter(f -> f.said().shut())
         .isPresent();
   }
 

@@ -2,6 +2,7 @@ package gotera.web.combustion;
 
 import gotera.combustion.FluidColour;
 import gotera.combustion.FluidColour.Spot;
+import gotera.said.InsideSaid;
 import gotera.web.figures.FieldProblems;
 import gotera.web.figures.Figures;
 import gotera.web.finding.Finding;
@@ -100,7 +101,7 @@ class ColourController {
       model.addAttribute("before", "/photos/" + taken.get(0));
       model.addAttribute("after", "/photos/" + taken.get(taken.size() - 1));
     }
-    List<Finding> measured = gas.measured(id);
+    List<Finding<InsideSaid.ColourMeasured>> measured = gas.measured(id);
     model.addAttribute("measured", measured);
     return "combustion/colour";
   }

@@ -2,14 +2,13 @@ package gotera.web.combustion;
 
 import gotera.circuit.Features.Drive;
 import gotera.combustion.GasColour;
+import gotera.said.GasCheckSaid;
 import gotera.web.circuit.EngineTypeService;
 import gotera.web.figures.FieldProblems;
 import gotera.web.figures.Figures;
-import gotera.web.finding.Measures;
 import gotera.web.frame.NotFound;
 import gotera.web.frame.Pages;
 import gotera.web.guide.GuideService;
-import gotera.web.guide.GuideService.Taken;
 import gotera.web.job.JobPlace;
 import gotera.web.job.JobService;
 import gotera.web.job.Step;
@@ -79,14 +78,13 @@ class GasController {
         Worded.of(GasWord.class, form.step()).orElseThrow(() -> new NotFound(form.step()));
     FieldProblems problems = new FieldProblems(words);
     impossible(id, word, problems);
-    Measures measures = form.measures(word, problems, figures);
+    Optional<GasCheckSaid> said = form.said(word, problems, figures);
     Optional<Photograph> photograph = photos.read(problems, photo);
     Duration ago = GuideService.ago(problems, form.ago());
     if (!problems.none()) {
       return Pages.unprocessable(page(id, form, problems.sentences(), figures, model), model);
     }
-    String subject = word == GasWord.SET_UP ? form.filler() : "";
-    gas.write(id, new Taken(word.word(), subject, measures, photograph, ago), principal.getName());
+    gas.write(id, said.orElseThrow(), photograph, ago, principal.getName());
     return "redirect:/jobs/" + id + AT;
   }
 
@@ -111,7 +109,7 @@ class GasController {
     burns(id);
     model.addAttribute("place", new JobPlace(id, Step.INSIDE, figures));
     model.addAttribute("form", form);
-    model.addAttribute("fillers", GasForm.Filler.WORDS);
+    model.addAttribute("fillers", GasForm.FILLERS);
     model.addAttribute("problems", problems);
     model.addAttribute("check", pages.page(id, figures));
     return "combustion/gas-check";

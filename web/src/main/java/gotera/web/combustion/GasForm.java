@@ -1,12 +1,17 @@
 package gotera.web.combustion;
 
+import gotera.combustion.GasColour;
 import gotera.range.Range;
+import gotera.said.GasCheckSaid;
+import gotera.said.GasCheckSaid.Filler;
 import gotera.web.figures.Entry;
 import gotera.web.figures.FieldProblems;
 import gotera.web.figures.Figures;
-import gotera.web.finding.Measure;
-import gotera.web.finding.Measures;
+import gotera.word.Worded;
+import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
+import org.jspecify.annotations.Nullable;
 
 /**
  * A step of the gas check, as typed.
@@ -27,12 +32,13 @@ record GasForm(
     String drawnDown,
     String temperature,
     String ago) {
+  static final List<String> FILLERS = Worded.words(Filler.class);
   static final GasForm EMPTY = new GasForm("", "", "", "", "", "", "");
 
   /** Everything absent is empty. */
   GasForm {
     step = Entry.text(step, 30);
-    filler = Entry.choice(filler, Filler.WORDS);
+    filler = Entry.choice(filler, FILLERS);
     area = Entry.text(area, 40);
     gap = Entry.text(gap, 40);
     drawnDown = Entry.text(drawnDown, 40);
@@ -40,33 +46,41 @@ record GasForm(
     ago = Entry.text(ago, 20);
   }
 
-  /** Where a tester can stand. */
-  enum Filler implements gotera.word.Worded {
-    NECK,
-    TANK;
-
-    static final java.util.List<String> WORDS = gotera.word.Worded.words(Filler.class);
+  /** What a step says, with what was typed for it; nothing where that is wrong. */
+  Optional<GasCheckSaid> said(GasWord word, FieldProblems problems, Figures figures) {
+    return Optional.ofNullable(
+        switch (word) {
+          case SET_UP -> {
+            OptionalDouble free = problems.number("area", area, Range.AREA);
+            yield new GasCheckSaid.SetUp(Worded.of(Filler.class, filler).orElseThrow(), free);
+          }
+          case LEVEL -> level(problems, figures);
+          case WARMED -> {
+            OptionalDouble celsius =
+                problems.celsius("temperature", temperature, figures.units(), Range.COOLANT);
+            yield celsius.isPresent() ? new GasCheckSaid.Warmed(celsius.getAsDouble()) : null;
+          }
+          case FILLED_BLUE, FILLED_NOT_BLUE -> new GasCheckSaid.Filled(word == GasWord.FILLED_BLUE);
+          case STARTED -> new GasCheckSaid.Started();
+          case OPENED -> new GasCheckSaid.Opened();
+          case DRAWING -> new GasCheckSaid.Drawing();
+          case DRAWN -> new GasCheckSaid.Drawn();
+          case STALLED -> new GasCheckSaid.Stalled();
+          case FLOODED -> new GasCheckSaid.Flooded();
+          case BLUE -> new GasCheckSaid.ColourRead(GasColour.BLUE);
+          case YELLOW -> new GasCheckSaid.ColourRead(GasColour.YELLOW);
+          case GREEN -> new GasCheckSaid.ColourRead(GasColour.GREEN);
+          case TURNED, NOT_TURNED -> new GasCheckSaid.Controlled(word == GasWord.TURNED);
+          case ENDED -> new GasCheckSaid.Ended();
+        });
   }
 
-  /** What was measured with a step. */
-  Measures measures(GasWord word, FieldProblems problems, Figures figures) {
+  private GasCheckSaid.@Nullable Level level(FieldProblems problems, Figures figures) {
     double unit = figures.units().volume().millilitres();
-    return switch (word) {
-      case SET_UP ->
-          Measures.NONE.and(Measure.SQUARE_CENTIMETRES, problems.number("area", area, Range.AREA));
-      case LEVEL -> {
-        OptionalDouble mm = problems.number("gap", gap, Range.GAP);
-        OptionalDouble out =
-            problems.millilitresIfTyped("drawnDown", drawnDown, unit, Range.TOP_UP);
-        OptionalDouble celsius =
-            problems.celsiusIfTyped("temperature", temperature, figures.units(), Range.COOLANT);
-        yield Measures.size(mm).and(Measure.MILLILITRES, out).and(Measure.CELSIUS, celsius);
-      }
-      case WARMED ->
-          Measures.NONE.and(
-              Measure.CELSIUS,
-              problems.celsius("temperature", temperature, figures.units(), Range.COOLANT));
-      default -> Measures.NONE;
-    };
+    OptionalDouble mm = problems.number("gap", gap, Range.GAP);
+    OptionalDouble out = problems.millilitresIfTyped("drawnDown", drawnDown, unit, Range.TOP_UP);
+    OptionalDouble celsius =
+        problems.celsiusIfTyped("temperature", temperature, figures.units(), Range.COOLANT);
+    return mm.isPresent() ? new GasCheckSaid.Level(mm.getAsDouble(), out, celsius) : null;
   }
 }

@@ -1,7 +1,7 @@
 package gotera.web.combustion;
 
 import gotera.web.guide.Clock;
-import gotera.web.guide.GuideService.Line;
+import gotera.web.guide.GuideService.StepLine;
 import java.util.List;
 import java.util.Optional;
 
@@ -35,7 +35,7 @@ record GasPage(
     String says,
     boolean setUp,
     boolean ended,
-    List<Line> lines) {
+    List<StepLine> lines) {
   /** Share of the gap that is left, for the drawing: all of it at 80 mm (percent). */
   public int gapShown() {
     return (int) Math.round(Math.max(4, Math.min(92, gap.orElse(0.0) * 92 / 80)));

@@ -7,6 +7,7 @@ import gotera.combustion.GasCheck.Says;
 import gotera.combustion.GasForecast;
 import gotera.combustion.GasStep;
 import gotera.combustion.NotCounted;
+import gotera.said.GasCheckSaid;
 import gotera.warming.NeckLevel;
 import gotera.warming.WarmUp;
 import gotera.web.circuit.EngineTypeService;
@@ -46,7 +47,7 @@ class GasPages {
 
   GasPage page(UUID jobId, Figures figures) {
     jobs.require(jobId);
-    List<Finding> run = gas.now(jobId);
+    List<Finding<GasCheckSaid>> run = gas.now(jobId);
     boolean ended = GuideService.ended(run);
     List<GasStep> steps = GasService.steps(run);
     GasCheck check = GasCheck.of(steps);

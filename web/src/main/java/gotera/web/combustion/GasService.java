@@ -5,29 +5,28 @@ import gotera.combustion.GasCheck.Says;
 import gotera.combustion.GasColour;
 import gotera.combustion.GasStep;
 import gotera.combustion.NotCounted;
+import gotera.said.GasCheckSaid;
+import gotera.said.GasCheckSaid.SetUp;
+import gotera.said.InsideSaid;
 import gotera.suspects.Observation.GasChecked;
 import gotera.warming.NeckLevel;
 import gotera.web.finding.Finding;
 import gotera.web.finding.FindingService;
 import gotera.web.finding.FindingService.New;
-import gotera.web.finding.Measures;
 import gotera.web.guide.GuideService;
-import gotera.web.guide.GuideService.Taken;
-import gotera.word.Worded;
+import gotera.web.photo.Photograph;
+import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 
 /** The check for combustion gas of a job, as its steps were written. */
 @Service
 public class GasService {
-  static final String CHECK = "gas-check";
-  private static final String COLOUR = "fluid-colour";
-
   private final GuideService guides;
   private final FindingService findings;
 
@@ -47,7 +46,7 @@ public class GasService {
   /** Every filling of every run that says something, or does not count. */
   public List<Result> results(UUID jobId) {
     List<Result> results = new ArrayList<>();
-    for (List<Finding> run : guides.runs(jobId, CHECK)) {
+    for (List<Finding<GasCheckSaid>> run : guides.runs(jobId, GasCheckSaid.class)) {
       for (GasCheck filling : GasCheck.fillings(steps(run))) {
         if (filling.says() != Says.OPEN) {
           List<String> because =
@@ -63,60 +62,35 @@ public class GasService {
   }
 
   /** The steps of the run that goes on. */
-  List<Finding> now(UUID jobId) {
-    return guides.now(jobId, CHECK);
+  List<Finding<GasCheckSaid>> now(UUID jobId) {
+    return guides.now(jobId, GasCheckSaid.class);
   }
 
-  void write(UUID jobId, Taken taken, String by) {
-    guides.write(jobId, CHECK, taken, by);
+  void write(
+      UUID jobId, GasCheckSaid step, Optional<Photograph> photograph, Duration ago, String by) {
+    guides.write(jobId, step, photograph, ago, by);
   }
 
-  /** Keeps what was measured of the fluid's colour. */
+  /** Keeps what was measured of the fluid's colour, in words. */
   void measured(UUID jobId, String said, String by) {
-    findings.write(
-        jobId,
-        new New(COLOUR, "", "measured", Measures.NONE, Set.of(), said, Optional.empty()),
-        by);
+    findings.write(jobId, new New(new InsideSaid.ColourMeasured(), said), by);
   }
 
   /** What was measured of the fluid's colour. */
-  List<Finding> measured(UUID jobId) {
-    return findings.of(jobId, COLOUR);
+  List<Finding<InsideSaid.ColourMeasured>> measured(UUID jobId) {
+    return findings.of(jobId, InsideSaid.ColourMeasured.class);
   }
 
   /** The filler below the tester, once its area is known. */
-  Optional<NeckLevel> neck(UUID jobId, List<Finding> run) {
-    return guides.neck(jobId, run);
+  Optional<NeckLevel> neck(UUID jobId, List<Finding<GasCheckSaid>> run) {
+    return run.stream()
+        .flatMap(f -> f.said() instanceof SetUp up ? up.area().stream().boxed() : Stream.empty())
+        .reduce((a, b) -> b)
+        .map(area -> guides.neck(jobId, area));
   }
 
   /** What happened, for the computation; what says nothing to it is left out. */
-  static List<GasStep> steps(List<Finding> run) {
-    List<GasStep> steps = new ArrayList<>();
-    for (Finding f : run) {
-      Worded.of(GasWord.class, f.saw()).flatMap(w -> step(w, f)).ifPresent(steps::add);
-    }
-    return steps;
-  }
-
-  private static Optional<GasStep> step(GasWord word, Finding f) {
-    Instant at = f.at();
-    Measures m = f.measures();
-    return switch (word) {
-      case SET_UP, ENDED -> Optional.empty();
-      case FILLED_BLUE, FILLED_NOT_BLUE ->
-          Optional.of(new GasStep.Filled(at, word == GasWord.FILLED_BLUE));
-      case LEVEL ->
-          Optional.of(
-              new GasStep.Level(at, m.millimetres().orElse(0), m.millilitres(), m.celsius()));
-      case STARTED -> Optional.of(new GasStep.Started(at));
-      case WARMED -> Optional.of(new GasStep.Warmed(at, m.celsius().orElse(0)));
-      case OPENED -> Optional.of(new GasStep.Opened(at));
-      case DRAWING -> Optional.of(new GasStep.Drawing(at));
-      case DRAWN -> Optional.of(new GasStep.Drawn(at));
-      case STALLED -> Optional.of(new GasStep.Stalled(at));
-      case FLOODED -> Optional.of(new GasStep.Flooded(at));
-      case BLUE, YELLOW, GREEN -> Optional.of(new GasStep.Read(at, GasColour.valueOf(word.name())));
-      case TURNED, NOT_TURNED -> Optional.of(new GasStep.Controlled(at, word == GasWord.TURNED));
-    };
+  static List<GasStep> steps(List<Finding<GasCheckSaid>> run) {
+    return run.stream().flatMap(f -> f.said().step(f.at()).stream()).toList();
   }
 }

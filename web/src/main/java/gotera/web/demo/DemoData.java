@@ -18,6 +18,8 @@ import gotera.pressure.trace.TraceEvent;
 import gotera.pressure.verdict.Acceptance.Purpose;
 import gotera.pressure.verdict.MakerRule;
 import gotera.quantity.GaugePressure;
+import gotera.said.DyeSaid.Match;
+import gotera.said.DyeSaid.Scanned;
 import gotera.simulation.StandInVehicle;
 import gotera.simulation.StandInVehicle.Hold;
 import gotera.simulation.StandInVehicle.Instruments;
@@ -283,18 +285,22 @@ class DemoData {
             Extra.OIL_COOLER),
         0,
         BY);
-    dye.scanned(job, "radiator.drain-tap", true, OptionalDouble.of(9), "Old, dry", NO_PHOTO, BY);
+    dye.scanned(job, scanned("radiator.drain-tap", 9), "Old, dry", NO_PHOTO, BY);
     dye.scannedBefore(job, BY);
-    dye.dosed(job, "matched", OptionalDouble.of(22), BY);
+    dye.dosed(job, Match.MATCHED, OptionalDouble.of(22), BY);
     dye.ran(job, 16, true, false, BY);
     dye.round(job, BY);
-    dye.scanned(job, "radiator.drain-tap", true, OptionalDouble.of(9), "", NO_PHOTO, BY);
-    dye.scanned(
-        job, "pump.block-gasket", true, OptionalDouble.of(5), "Behind the pump", NO_PHOTO, BY);
+    dye.scanned(job, scanned("radiator.drain-tap", 9), "", NO_PHOTO, BY);
+    dye.scanned(job, scanned("pump.block-gasket", 5), "Behind the pump", NO_PHOTO, BY);
     for (String dark : List.of("pump.gasket", "radiator.core", "upper-hose.housing-end")) {
-      dye.scanned(job, dark, false, OptionalDouble.empty(), "", NO_PHOTO, BY);
+      dye.scanned(job, new Scanned(dark, false, OptionalDouble.empty()), "", NO_PHOTO, BY);
     }
     DemoGuides.put(guides, job, BY);
+  }
+
+  /** A joint that glows, so large (mm). */
+  private static Scanned scanned(String joint, double millimetres) {
+    return new Scanned(joint, true, OptionalDouble.of(millimetres));
   }
 
   private UUID job(

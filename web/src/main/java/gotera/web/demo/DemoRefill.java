@@ -1,7 +1,13 @@
 package gotera.web.demo;
 
 import gotera.coolant.Chemistry;
+import gotera.coolant.FreezingPoint.Glycol;
+import gotera.said.RefillSaid.CoolantIn;
+import gotera.said.RefillSaid.MixWanted;
+import gotera.said.RefillSaid.PurgeSign;
+import gotera.said.RefillSaid.Source;
 import gotera.web.refill.RefillService;
+import java.util.Optional;
 import java.util.UUID;
 
 /** A refill that is done: chemistry by the log of calls, mixed, every step, heater hot. */
@@ -11,10 +17,11 @@ final class DemoRefill {
   private DemoRefill() {}
 
   static void put(RefillService refills, UUID job, double strength, String by) {
-    refills.chemistry(job, Chemistry.HYBRID, "log", Chemistry.HYBRID, by);
-    refills.mix(job, strength, JUG, "ethylene", by);
+    refills.chemistry(
+        job, new CoolantIn(Chemistry.HYBRID, Optional.of(Source.LOG)), Chemistry.HYBRID, by);
+    refills.mix(job, new MixWanted(Glycol.ETHYLENE, strength, JUG), by);
     refills.steps(job).forEach(s -> refills.doStep(job, s, by));
-    refills.tell(job, "cabin-hot", by);
-    refills.tell(job, "needle-steady", by);
+    refills.tell(job, PurgeSign.CABIN_HOT, by);
+    refills.tell(job, PurgeSign.NEEDLE_STEADY, by);
   }
 }

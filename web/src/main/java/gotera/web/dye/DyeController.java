@@ -1,6 +1,8 @@
 package gotera.web.dye;
 
 import gotera.range.Range;
+import gotera.said.DyeSaid.Match;
+import gotera.said.DyeSaid.Scanned;
 import gotera.web.circuit.CircuitService;
 import gotera.web.figures.FieldProblems;
 import gotera.web.figures.Figures;
@@ -10,6 +12,7 @@ import gotera.web.job.JobService;
 import gotera.web.photo.PhotoService;
 import gotera.web.photo.Photograph;
 import gotera.web.words.Words;
+import gotera.word.Worded;
 import java.io.IOException;
 import java.security.Principal;
 import java.util.Map;
@@ -85,8 +88,20 @@ class DyeController {
           pages.page(id, form, dark, problems.sentences(), figures, model), model);
     }
     dye.scanned(
-        id, form.joint(), saw.equals("glow"), size, form.note(), photograph, principal.getName());
+        id,
+        new Scanned(form.joint(), glows(saw), size),
+        form.note(),
+        photograph,
+        principal.getName());
     return to(id, dark, form.joint());
+  }
+
+  private static boolean glows(String saw) {
+    return switch (saw) {
+      case "glow" -> true;
+      case "dark" -> false;
+      default -> throw new NotFound("scanned: " + saw);
+    };
   }
 
   @PostMapping("/jobs/{id}/dye/{what:before|round}")
@@ -117,14 +132,15 @@ class DyeController {
         form.dose().isEmpty()
             ? OptionalDouble.empty()
             : problems.millilitres("dose", form.dose(), 1, Range.DOSE);
-    if (!DyeForm.COMPATIBLE.contains(form.compatible())) {
+    Optional<Match> match = Worded.of(Match.class, form.compatible());
+    if (match.isEmpty()) {
       problems.add("compatible", "problem.dye-compatible");
     }
     if (!problems.none()) {
       return Pages.unprocessable(
           pages.page(id, form, false, problems.sentences(), figures, model), model);
     }
-    dye.dosed(id, form.compatible(), dose, principal.getName());
+    dye.dosed(id, match.orElseThrow(), dose, principal.getName());
     return to(id, false, "");
   }
 

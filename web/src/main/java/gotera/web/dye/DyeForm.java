@@ -1,6 +1,8 @@
 package gotera.web.dye;
 
+import gotera.said.DyeSaid.Match;
 import gotera.web.figures.Entry;
+import gotera.word.Worded;
 import java.util.List;
 
 /**
@@ -14,7 +16,7 @@ import java.util.List;
  * @param ran minutes it ran
  */
 record DyeForm(String joint, String size, String note, String dose, String compatible, String ran) {
-  static final List<String> COMPATIBLE = List.of("matched", "unknown");
+  static final List<String> COMPATIBLE = Worded.words(Match.class);
 
   DyeForm {
     joint = Entry.text(joint, 80);

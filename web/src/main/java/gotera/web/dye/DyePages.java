@@ -6,11 +6,12 @@ import gotera.circuit.Circuit.Joint;
 import gotera.drawing.CircuitView;
 import gotera.dye.Dye;
 import gotera.dye.Glow;
+import gotera.said.DyeSaid;
 import gotera.web.circuit.CircuitService;
 import gotera.web.circuit.CircuitWords;
 import gotera.web.circuit.Drawings;
 import gotera.web.figures.Figures;
-import gotera.web.finding.Finding;
+import gotera.web.finding.FindingWords;
 import gotera.web.job.JobPlace;
 import gotera.web.words.Words;
 import java.util.ArrayList;
@@ -33,10 +34,17 @@ class DyePages {
   private final CircuitService circuits;
   private final CircuitWords names;
   private final Drawings drawings;
+  private final FindingWords says;
   private final Words words;
 
   DyePages(
-      DyeService dye, CircuitService circuits, CircuitWords names, Drawings drawings, Words words) {
+      DyeService dye,
+      CircuitService circuits,
+      CircuitWords names,
+      Drawings drawings,
+      FindingWords says,
+      Words words) {
+    this.says = says;
     this.dye = dye;
     this.circuits = circuits;
     this.names = names;
@@ -97,22 +105,18 @@ class DyePages {
 
   private List<Step> steps(UUID id, Circuit circuit) {
     return dye.steps(id).stream()
-        .map(
-            f -> {
-              String what = words.say("dye.saw." + f.saw());
-              return new Step(f.id().toString(), Figures.moment(f.at()), what(f, what, circuit));
-            })
+        .map(f -> new Step(f.id().toString(), Figures.moment(f.at()), what(f.said(), circuit)))
         .toList();
   }
 
-  private String what(Finding step, String saw, Circuit circuit) {
-    if (step.subject().isEmpty()) {
-      return saw;
+  private String what(DyeSaid step, Circuit circuit) {
+    String saw = says.saw(step);
+    if (step instanceof DyeSaid.Dosed dosed) {
+      return saw + ", " + words.say("dye.subject." + dosed.match().word());
     }
-    String match = "dye-match." + step.subject();
-    return words.knows(match)
-        ? saw + ", " + words.say(match)
-        : names.joint(circuit, step.subject()) + ", " + saw;
+    return step instanceof DyeSaid.Scanned scanned
+        ? names.joint(circuit, scanned.joint()) + ", " + saw
+        : saw;
   }
 
   /** What has been done and what it is worth, in sentences. */

@@ -6,6 +6,8 @@ import gotera.range.Range;
 import gotera.refill.Dilution;
 import gotera.refill.FillAccount;
 import gotera.refill.FillAccount.Moment;
+import gotera.refill.FillEntryKind;
+import gotera.said.FillSaid.StrengthRead;
 import gotera.uncertainty.DecisionLimits;
 import gotera.web.circuit.CircuitService;
 import gotera.web.figures.FieldProblems;
@@ -16,6 +18,7 @@ import gotera.web.job.JobService;
 import gotera.web.job.JobView;
 import gotera.web.job.Step;
 import gotera.web.words.Words;
+import gotera.word.Worded;
 import java.security.Principal;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -81,7 +84,7 @@ class FillController {
       Model model) {
     jobs.require(id);
     FieldProblems problems = new FieldProblems(words);
-    Optional<FillEntryKind> kind = FillEntryKind.of(form.what());
+    Optional<FillEntryKind> kind = Worded.of(FillEntryKind.class, form.what());
     OptionalDouble volume =
         problems.millilitres(
             "fillVolume", form.fillVolume(), figures.units().volume().millilitres(), Range.FILL);
@@ -129,7 +132,8 @@ class FillController {
       return Pages.unprocessable(page(id, form, problems.sentences(), figures, model), model);
     }
     double strength = FreezingPoint.strength(glycol, celsius.getAsDouble());
-    fills.measured(id, glycol, celsius.getAsDouble(), strength, principal.getName());
+    fills.measured(
+        id, new StrengthRead(glycol, celsius.getAsDouble(), strength), principal.getName());
     return "redirect:/jobs/" + id + "/fill-up";
   }
 
@@ -164,14 +168,14 @@ class FillController {
                     "measured",
                     words.say(
                         "fill.measured",
-                        figures.temperature(m.measures().celsius().orElse(0), 0),
-                        Figures.fixed(m.measures().strength().orElse(0) * HUNDRED, 0),
+                        figures.temperature(m.said().celsius(), 0),
+                        Figures.fixed(m.said().strength() * HUNDRED, 0),
                         Figures.moment(m.at()))));
     account.ifPresent(a -> summary(a, job, fills.glycol(id), figures, model));
     if (job.strength().isPresent() && job.liquidMl().isPresent()) {
       fills
           .lastMeasured(id)
-          .flatMap(m -> m.measures().strength().stream().boxed().findFirst())
+          .map(m -> m.said().strength())
           .filter(now -> now > 0 && now < job.strength().getAsDouble())
           .ifPresent(now -> model.addAttribute("diluted", diluted(job, now, figures)));
     }
@@ -212,10 +216,10 @@ class FillController {
   }
 
   private List<Row> rows(
-      List<FillService.Line> lines, Optional<FillAccount> account, Figures figures) {
+      List<FillService.FillLine> lines, Optional<FillAccount> account, Figures figures) {
     List<Row> rows = new ArrayList<>();
     for (int i = 0; i < lines.size(); i++) {
-      FillService.Line line = lines.get(i);
+      FillService.FillLine line = lines.get(i);
       int after = i + 1;
       Optional<Moment> moment = account.map(a -> a.moments().get(after));
       String what =

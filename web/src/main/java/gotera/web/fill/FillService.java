@@ -5,11 +5,18 @@ import gotera.coolant.FreezingPoint.Glycol;
 import gotera.pressure.compliance.Draw;
 import gotera.range.Range;
 import gotera.refill.FillAccount;
+import gotera.refill.FillEntryKind;
+import gotera.said.FillSaid;
+import gotera.said.FillSaid.Booked;
+import gotera.said.FillSaid.StrengthRead;
+import gotera.said.FunnelSaid;
+import gotera.said.GasCheckSaid;
+import gotera.said.RefillSaid.MixWanted;
+import gotera.said.Said;
 import gotera.web.figures.Figures;
 import gotera.web.finding.Finding;
 import gotera.web.finding.FindingService;
 import gotera.web.finding.FindingService.New;
-import gotera.web.finding.Measures;
 import gotera.web.job.JobService;
 import gotera.web.job.JobView;
 import gotera.web.job.Step;
@@ -17,27 +24,17 @@ import gotera.web.job.StepReporter;
 import gotera.web.pressure.PressureService;
 import gotera.web.pressure.PressureTestView;
 import gotera.web.words.Words;
-import gotera.word.Worded;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
-import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 
 /** The fill account of a job. */
 @Service
 public class FillService implements StepReporter {
-  private static final String CHECK = "fill";
-  private static final String MEASURED = "strength";
-  private static final String MIX = "mix";
-
-  /** Checks whose steps book volumes: what is drawn down for a tester, what a funnel takes. */
-  private static final List<String> GUIDED = List.of("gas-check", "funnel");
-
   private final FindingService findings;
   private final PressureService tests;
   private final JobService jobs;
@@ -51,14 +48,13 @@ public class FillService implements StepReporter {
   }
 
   void write(UUID jobId, FillEntryKind kind, double millilitres, double strength, String by) {
-    findings.write(
-        jobId, New.of(CHECK, "", kind.word(), Measures.mixture(millilitres, strength)), by);
+    findings.write(jobId, new Booked(kind, millilitres, strength), by);
   }
 
   /** What was caught clean and is not back yet (mL), 0 or above. */
   public double cleanLeft(UUID jobId) {
     double left = 0;
-    for (Line line : lines(jobId)) {
+    for (FillLine line : lines(jobId)) {
       left +=
           switch (line.kind()) {
             case DRAINED_CLEAN -> line.millilitres();
@@ -77,31 +73,19 @@ public class FillService implements StepReporter {
   /**
    * Books what was drained at a place.
    *
-   * @param at word of the joint that was opened
-   * @param millilitres how much came (mL)
-   * @param clean whether it was caught clean and goes back
    * @param goes where it went
    */
-  public void drained(
-      UUID jobId, String at, double millilitres, boolean clean, String goes, String by) {
-    FillEntryKind kind = clean ? FillEntryKind.DRAINED_CLEAN : FillEntryKind.DRAINED;
-    Measures measures = Measures.mixture(millilitres, 0);
-    findings.write(
-        jobId, new New(CHECK, at, kind.word(), measures, Set.of(), goes, Optional.empty()), by);
+  public void drained(UUID jobId, FillSaid.Drained drained, String goes, String by) {
+    findings.write(jobId, new New(drained, goes), by);
   }
 
   /** What was drained at places, in order of time. */
   public List<Drained> drained(UUID jobId) {
-    return findings.of(jobId, CHECK).stream()
-        .filter(f -> !f.subject().isEmpty())
+    return findings.of(jobId, FillSaid.Drained.class).stream()
         .map(
             f ->
                 new Drained(
-                    f.id(),
-                    f.subject(),
-                    f.measures().millilitres().orElse(0),
-                    f.saw().equals(FillEntryKind.DRAINED_CLEAN.word()),
-                    f.note()))
+                    f.id(), f.said().at(), f.said().millilitres(), f.said().clean(), f.note()))
         .toList();
   }
 
@@ -116,11 +100,8 @@ public class FillService implements StepReporter {
    */
   public record Drained(UUID id, String at, double millilitres, boolean clean, String goes) {}
 
-  void measured(UUID jobId, Glycol glycol, double celsius, double strength, String by) {
-    findings.write(
-        jobId,
-        New.of(MEASURED, glycol.word(), "refractometer", Measures.freezing(celsius, strength)),
-        by);
+  void measured(UUID jobId, StrengthRead read, String by) {
+    findings.write(jobId, read, by);
   }
 
   void withdraw(UUID jobId, UUID entry, String by) {
@@ -136,7 +117,7 @@ public class FillService implements StepReporter {
    * @param strength strength of what went in
    * @param written the finding, where somebody wrote it; draws of a test are taken back there
    */
-  record Line(
+  record FillLine(
       Instant at,
       FillEntryKind kind,
       double millilitres,
@@ -144,61 +125,53 @@ public class FillService implements StepReporter {
       Optional<UUID> written) {}
 
   /** Everything that went in and out in order of time: what was written, and draws of tests. */
-  List<Line> lines(UUID jobId) {
-    List<Line> lines = new ArrayList<>();
-    for (Finding f : findings.of(jobId, CHECK)) {
-      FillEntryKind.of(f.saw())
-          .ifPresent(
-              k ->
-                  lines.add(
-                      new Line(
-                          f.at(),
-                          k,
-                          f.measures().millilitres().orElse(0),
-                          f.measures().strength().orElse(0),
-                          Optional.of(f.id()))));
+  List<FillLine> lines(UUID jobId) {
+    List<FillLine> lines = new ArrayList<>();
+    for (Finding<Said> f : findings.of(jobId, BOOKED)) {
+      line(f).ifPresent(lines::add);
     }
-    for (Finding f : findings.of(jobId, MEASURED)) {
-      lines.add(
-          new Line(
-              f.at(),
-              FillEntryKind.MEASURED,
-              0,
-              f.measures().strength().orElse(0),
-              Optional.of(f.id())));
-    }
-    guided(jobId, lines);
     tests.all(jobId).forEach(test -> drawn(test, lines));
-    lines.sort(Comparator.comparing(Line::at));
+    lines.sort(Comparator.comparing(FillLine::at));
     return lines;
   }
 
-  /** What guided checks took out or put in: taken back there. */
-  private void guided(UUID jobId, List<Line> lines) {
-    for (String check : GUIDED) {
-      for (Finding f : findings.of(jobId, check)) {
-        f.measures()
-            .millilitres()
-            .ifPresent(ml -> lines.add(new Line(f.at(), kind(f), ml, 0, Optional.empty())));
-      }
-    }
-  }
+  /** What books a volume: what was written here, and what guided checks took out or put in. */
+  private static final List<Class<? extends Said>> BOOKED =
+      List.of(FillSaid.class, GasCheckSaid.Level.class, FunnelSaid.ToppedUp.class);
 
-  private static FillEntryKind kind(Finding f) {
-    return switch (f.saw()) {
-      case "water" -> FillEntryKind.WATER;
-      case "coolant" -> FillEntryKind.COOLANT;
-      default -> FillEntryKind.DRAWN_DOWN;
-    };
+  private static Optional<FillLine> line(Finding<Said> f) {
+    Said said = f.said();
+    Optional<UUID> here = Optional.of(f.id());
+    if (said instanceof Booked b) {
+      return Optional.of(new FillLine(f.at(), b.kind(), b.millilitres(), b.strength(), here));
+    }
+    if (said instanceof FillSaid.Drained d) {
+      return Optional.of(new FillLine(f.at(), d.kind(), d.millilitres(), 0, here));
+    }
+    if (said instanceof StrengthRead read) {
+      return Optional.of(new FillLine(f.at(), FillEntryKind.MEASURED, 0, read.strength(), here));
+    }
+    if (said instanceof FunnelSaid.ToppedUp put) {
+      FillEntryKind kind =
+          put.liquid() == FunnelSaid.Liquid.WATER ? FillEntryKind.WATER : FillEntryKind.COOLANT;
+      return Optional.of(new FillLine(f.at(), kind, put.millilitres(), 0, Optional.empty()));
+    }
+    return said instanceof GasCheckSaid.Level level && level.out().isPresent()
+        ? Optional.of(
+            new FillLine(
+                f.at(), FillEntryKind.DRAWN_DOWN, level.out().getAsDouble(), 0, Optional.empty()))
+        : Optional.empty();
   }
 
   /** Which glycol it is, as the scale that was read or the mix that was wanted says last. */
   public Glycol glycol(UUID jobId) {
-    return Stream.of(MEASURED, MIX)
-        .flatMap(c -> findings.of(jobId, c).stream())
-        .filter(f -> Worded.of(Glycol.class, f.subject()).isPresent())
+    return findings.of(jobId, List.of(StrengthRead.class, MixWanted.class)).stream()
         .max(Comparator.comparing(Finding::at))
-        .flatMap(f -> Worded.of(Glycol.class, f.subject()))
+        .map(
+            f ->
+                f.said() instanceof MixWanted mix
+                    ? mix.glycol()
+                    : ((StrengthRead) f.said()).glycol())
         .orElse(Glycol.ETHYLENE);
   }
 
@@ -210,14 +183,14 @@ public class FillService implements StepReporter {
   }
 
   /** What a test took out or pushed in. */
-  private static void drawn(PressureTestView test, List<Line> lines) {
+  private static void drawn(PressureTestView test, List<FillLine> lines) {
     Instant at = test.finishedAt().orElse(test.startedAt());
     List<Draw> draws = new ArrayList<>(test.hold().compliance().draws());
     test.hold().course().closingDraw().ifPresent(draws::add);
     for (Draw draw : draws) {
       boolean in = draw.millilitresOut() < 0;
       lines.add(
-          new Line(
+          new FillLine(
               at,
               in ? FillEntryKind.PUSHED_IN : FillEntryKind.DRAWN,
               Math.abs(draw.millilitresOut()),
@@ -226,8 +199,8 @@ public class FillService implements StepReporter {
     }
   }
 
-  Optional<Finding> lastMeasured(UUID jobId) {
-    return findings.of(jobId, MEASURED).stream().reduce((a, b) -> b);
+  Optional<Finding<StrengthRead>> lastMeasured(UUID jobId) {
+    return findings.of(jobId, StrengthRead.class).stream().reduce((a, b) -> b);
   }
 
   /** The account; empty while nobody knows how much the system holds. */
@@ -252,12 +225,13 @@ public class FillService implements StepReporter {
 
   @Override
   public StepStatus status(UUID jobId) {
-    List<Line> lines = lines(jobId);
+    List<FillLine> lines = lines(jobId);
     if (lines.stream().noneMatch(l -> l.written().isPresent())) {
       return StepStatus.UNTOUCHED;
     }
-    double put = lines.stream().filter(l -> l.kind().in()).mapToDouble(Line::millilitres).sum();
-    double out = lines.stream().filter(l -> !l.kind().in()).mapToDouble(Line::millilitres).sum();
+    double put = lines.stream().filter(l -> l.kind().in()).mapToDouble(FillLine::millilitres).sum();
+    double out =
+        lines.stream().filter(l -> !l.kind().in()).mapToDouble(FillLine::millilitres).sum();
     return new StepStatus(
         State.DONE,
         put > 0 || out <= 0

@@ -28,7 +28,8 @@ class FindingHistory implements HistorySource {
   public List<HistoryEntry> of(UUID jobId) {
     List<HistoryEntry> entries = new ArrayList<>();
     for (FindingRecord r : records.findByJobIdOrderByWrittenAtAscIdAsc(jobId)) {
-      String what = says.withCheck(FindingService.finding(r), Figures.USUAL);
+      String what =
+          r.read().map(f -> says.withCheck(f, Figures.USUAL)).orElseGet(() -> says.say(r.unread()));
       entries.add(new HistoryEntry(r.writtenAt, r.writtenBy, what));
       if (r.withdrawnAt != null) {
         entries.add(

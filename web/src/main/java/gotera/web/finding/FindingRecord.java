@@ -1,5 +1,6 @@
 package gotera.web.finding;
 
+import gotera.said.Said;
 import jakarta.persistence.CollectionTable;
 import jakarta.persistence.Column;
 import jakarta.persistence.ElementCollection;
@@ -62,7 +63,40 @@ class FindingRecord {
     this.writtenBy = writtenBy;
   }
 
-  void measure(Measures m) {
+  /** Puts what was said into the columns. */
+  void say(Row row, String written) {
+    checkWord = row.check();
+    subject = row.subject();
+    saw = row.saw();
+    unmet.addAll(row.unmet());
+    note = row.source().isEmpty() ? written : row.source();
+    measure(row.measures());
+  }
+
+  /** What the columns say; nothing where no version of this program has said so. */
+  Optional<Finding<Said>> read() {
+    Row row = new Row(checkWord, subject, saw, measures(), unmet, note);
+    try {
+      Said said = FindingCodec.read(row);
+      // where the note is a word of what was said it is nobody's own
+      String own = FindingCodec.write(said).source().isEmpty() ? note : "";
+      return Optional.of(
+          new Finding<>(
+              id, said, own, Optional.ofNullable(photoId), happened(), writtenAt, writtenBy));
+    } catch (Row.Unknown e) {
+      return Optional.empty();
+    }
+  }
+
+  Unread unread() {
+    return new Unread(id, checkWord, saw, subject, happened(), writtenBy);
+  }
+
+  private Instant happened() {
+    return happenedAt == null ? writtenAt : happenedAt;
+  }
+
+  private void measure(Measures m) {
     volumeMl = m.values().get(Measure.MILLILITRES);
     strength = m.values().get(Measure.STRENGTH);
     celsius = m.values().get(Measure.CELSIUS);
@@ -77,7 +111,7 @@ class FindingRecord {
     heaterOn = m.gates().map(Measures.Gates::heater).orElse(null);
   }
 
-  Measures measures() {
+  private Measures measures() {
     Optional<Measures.Gates> gates =
         thermostatOpen == null || heaterOn == null
             ? Optional.empty()

@@ -1,5 +1,6 @@
 package gotera.web.finding;
 
+import gotera.said.Said;
 import gotera.web.frame.NotFound;
 import gotera.web.job.JobChanges;
 import gotera.web.photo.PhotoService;
@@ -9,9 +10,9 @@ import gotera.web.storage.RequestMemo;
 import gotera.web.storage.Write;
 import java.time.Clock;
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 
@@ -22,6 +23,7 @@ public class FindingService {
   private final PhotoService photos;
   private final JobChanges changes;
   private final RequestMemo memo;
+  private final FindingHealth health;
   private final Identifiers identifiers;
   private final Clock clock;
 
@@ -30,70 +32,43 @@ public class FindingService {
       PhotoService photos,
       JobChanges changes,
       RequestMemo memo,
+      FindingHealth health,
       Identifiers identifiers,
       Clock clock) {
     this.records = records;
     this.photos = photos;
     this.changes = changes;
     this.memo = memo;
+    this.health = health;
     this.identifiers = identifiers;
     this.clock = clock;
   }
 
   /**
-   * A finding to write down.
+   * Something to write down.
    *
-   * @param check word of the check
-   * @param subject what it is about
-   * @param saw what was seen or done
-   * @param measures what was measured with it
-   * @param unmet conditions that were not met
+   * @param said what was said, seen or done
    * @param note anything else
    * @param photograph its photograph
    * @param ago how long ago it happened, where it is written down afterwards
    */
-  public record New(
-      String check,
-      String subject,
-      String saw,
-      Measures measures,
-      Set<String> unmet,
-      String note,
-      Optional<Photograph> photograph,
-      Duration ago) {
-    /** One that happens now. */
-    public New(
-        String check,
-        String subject,
-        String saw,
-        Measures measures,
-        Set<String> unmet,
-        String note,
-        Optional<Photograph> photograph) {
-      this(check, subject, saw, measures, unmet, note, photograph, Duration.ZERO);
+  public record New(Said said, String note, Optional<Photograph> photograph, Duration ago) {
+    /** One that happens now, with a note. */
+    public New(Said said, String note) {
+      this(said, note, Optional.empty(), Duration.ZERO);
     }
+  }
 
-    /** One without measures, note and photograph. */
-    public static New of(String check, String subject, String saw) {
-      return of(check, subject, saw, Measures.NONE);
-    }
-
-    /** One with what was measured. */
-    public static New of(String check, String subject, String saw, Measures measures) {
-      return new New(check, subject, saw, measures, Set.of(), "", Optional.empty());
-    }
+  /** Writes down what happens now. */
+  public UUID write(UUID jobId, Said said, String by) {
+    return write(jobId, new New(said, ""), by);
   }
 
   /** Writes it down. */
   @Write
   public UUID write(UUID jobId, New finding, String by) {
     FindingRecord record = new FindingRecord(identifiers.next(), jobId, clock.instant(), by);
-    record.checkWord = finding.check();
-    record.subject = finding.subject();
-    record.saw = finding.saw();
-    record.measure(finding.measures());
-    record.unmet.addAll(finding.unmet());
-    record.note = finding.note();
+    record.say(FindingCodec.write(finding.said()), finding.note());
     record.happenedAt = finding.ago().isZero() ? null : record.writtenAt.minus(finding.ago());
     record.photoId = finding.photograph().map(p -> photos.keep(jobId, p, by)).orElse(null);
     records.save(record);
@@ -116,31 +91,47 @@ public class FindingService {
     }
   }
 
-  /** The findings of a check that stand, in the order in which they were written. */
-  public List<Finding> of(UUID jobId, String check) {
-    List<Finding> all =
-        memo.of(
-            List.of("findings", jobId),
-            () ->
-                records.findByJobIdOrderByWrittenAtAscIdAsc(jobId).stream()
-                    .filter(r -> r.withdrawnAt == null)
-                    .map(FindingService::finding)
-                    .toList());
-    return all.stream().filter(f -> f.check().equals(check)).toList();
+  /** What was said of a kind and stands, in the order in which it was written. */
+  public <S extends Said> List<Finding<S>> of(UUID jobId, Class<S> kind) {
+    return log(jobId).known().stream()
+        .filter(f -> kind.isInstance(f.said()))
+        .map(f -> cast(f, kind))
+        .toList();
   }
 
-  static Finding finding(FindingRecord r) {
-    return new Finding(
-        r.id,
-        r.checkWord,
-        r.subject,
-        r.saw,
-        r.measures(),
-        Set.copyOf(r.unmet),
-        r.note,
-        Optional.ofNullable(r.photoId),
-        r.happenedAt == null ? r.writtenAt : r.happenedAt,
-        r.writtenAt,
-        r.writtenBy);
+  /** The same of any of several kinds. */
+  public List<Finding<Said>> of(UUID jobId, List<Class<? extends Said>> kinds) {
+    return log(jobId).known().stream()
+        .filter(f -> kinds.stream().anyMatch(k -> k.isInstance(f.said())))
+        .toList();
+  }
+
+  /** Lines that nobody can read: what they say is not known, nor what they leave unsaid. */
+  public List<Unread> unread(UUID jobId) {
+    return log(jobId).unread();
+  }
+
+  /** The log of a job, as far as it stands. */
+  private record Log(List<Finding<Said>> known, List<Unread> unread) {}
+
+  private Log log(UUID jobId) {
+    return memo.of(
+        List.of("findings", jobId),
+        () -> {
+          Log log = new Log(new ArrayList<>(), new ArrayList<>());
+          for (FindingRecord r : records.findByJobIdOrderByWrittenAtAscIdAsc(jobId)) {
+            if (r.withdrawnAt == null) {
+              r.read().ifPresentOrElse(log.known()::add, () -> log.unread().add(r.unread()));
+            }
+          }
+          health.seen(log.unread());
+          return log;
+        });
+  }
+
+  @SuppressWarnings("unchecked")
+  private static <S extends Said> Finding<S> cast(Finding<Said> finding, Class<S> kind) {
+    kind.cast(finding.said());
+    return (Finding<S>) (Finding<?>) finding;
   }
 }

@@ -1,5 +1,7 @@
 package gotera.web.finding;
 
+import gotera.said.RefillSaid.CoolantIn;
+import gotera.said.Said;
 import gotera.web.figures.Figures;
 import gotera.web.words.Words;
 import java.util.ArrayList;
@@ -17,34 +19,68 @@ public class FindingWords {
     this.words = words;
   }
 
+  /** What was seen or done, without place and figures. */
+  public String saw(Said said) {
+    Row row = FindingCodec.write(said);
+    return words.say(row.check() + ".saw." + row.saw());
+  }
+
+  /** The name of the check that something belongs to. */
+  public String check(Said said) {
+    return words.say("check." + FindingCodec.write(said).check());
+  }
+
+  /** What it is about, where that is a cylinder or a fluid; else the name of the check. */
+  public String about(Said said) {
+    Row row = FindingCodec.write(said);
+    return switch (FindingCodec.form(row).subject().about()) {
+      case CYLINDER -> words.say("inside." + row.check(), row.subject());
+      case FLUID -> words.say("fluid." + row.subject());
+      case NOTHING, JOINT, ANYWHERE, SPOT, WORD -> words.say("check." + row.check());
+    };
+  }
+
   /** What was seen and measured, without the name of the check. */
-  public String say(Finding f, Figures figures) {
+  public String say(Finding<?> f, Figures figures) {
+    Row row = FindingCodec.write(f.said());
     List<String> parts = new ArrayList<>();
-    known(parts, "joint." + f.subject());
-    known(parts, "drip-spot." + f.subject());
-    parts.add(words.say(f.check() + ".saw." + f.saw()));
-    known(parts, "dye-match." + f.subject());
-    known(parts, f.check() + ".subject." + f.subject());
-    measured(parts, f.measures(), figures);
-    f.unmet().stream().sorted().forEach(u -> known(parts, "unmet." + u));
+    Form.About about = FindingCodec.form(row).subject().about();
+    switch (about) {
+      case JOINT, ANYWHERE -> joint(parts, row.subject());
+      case SPOT -> parts.add(words.say("drip-spot." + row.subject()));
+      case NOTHING, CYLINDER, FLUID, WORD -> {}
+    }
+    parts.add(saw(f.said()));
+    if (about == Form.About.WORD) {
+      parts.add(words.say(row.check() + ".subject." + row.subject()));
+    }
+    measured(parts, row.measures(), figures);
+    row.unmet().stream().sorted().forEach(u -> parts.add(words.say("unmet." + u)));
     if (f.photo().isPresent()) {
       parts.add(words.say("history.photoId.set"));
     }
-    String source = f.check() + ".source." + f.note();
-    if (words.knows(source)) {
-      parts.add(words.say(source));
-    } else if (!f.note().isEmpty()) {
+    if (f.said() instanceof CoolantIn in) {
+      in.source().ifPresent(s -> parts.add(words.say("chemistry.source." + s.word())));
+    }
+    if (!f.note().isEmpty()) {
       parts.add("\u201c" + f.note() + "\u201d");
     }
     return String.join(", ", parts);
   }
 
   /** With the name of the check. */
-  public String withCheck(Finding f, Figures figures) {
-    return words.say("check." + f.check()) + ": " + say(f, figures);
+  public String withCheck(Finding<?> f, Figures figures) {
+    return check(f.said()) + ": " + say(f, figures);
   }
 
-  private void known(List<String> parts, String key) {
+  /** A line that nobody can read. */
+  public String say(Unread line) {
+    return words.say("finding.unread", line.words());
+  }
+
+  /** A joint that the shop added has no words of its own here. */
+  private void joint(List<String> parts, String code) {
+    String key = "joint." + code;
     if (words.knows(key)) {
       parts.add(words.say(key));
     }

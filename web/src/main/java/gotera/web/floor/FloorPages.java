@@ -4,6 +4,7 @@ import gotera.web.figures.Figures;
 import gotera.web.floor.FloorRows.Check;
 import gotera.web.floor.FloorRows.Place;
 import gotera.web.floor.FloorRows.Running;
+import gotera.web.frame.EachRow;
 import gotera.web.job.JobHeadline.Headline;
 import gotera.web.job.OpenJobs;
 import gotera.web.job.OpenJobs.OpenJob;
@@ -20,6 +21,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 
@@ -126,17 +128,10 @@ class FloorPages {
     Map<UUID, WaitService.Shown> waiting =
         waits.open().stream()
             .collect(Collectors.toMap(WaitService.Shown::jobId, w -> w, (a, b) -> a));
-    List<Card> cards = new ArrayList<>();
-    for (OpenJob job : jobs.newest(MOST)) {
-      if (!job.fresh()) {
-        expected.moved(job);
-      }
-      Place place =
-          places.getOrDefault(
-              job.id(), new Place(Optional.empty(), Optional.empty(), Optional.empty()));
-      Base base = new Base(job, place.bay().orElse(""), who(place));
-      cards.add(
-          Optional.ofNullable(waiting.get(job.id()))
+    Function<OpenJob, Card> make =
+        job -> {
+          Base base = base(job, places);
+          return Optional.ofNullable(waiting.get(job.id()))
               .filter(w -> w.ringing() || !running.containsKey(job.id()))
               .map(w -> waits(base, w))
               .orElseGet(
@@ -145,13 +140,34 @@ class FloorPages {
                           ? tested(base, running.get(job.id()), figures)
                           : checks.containsKey(job.id())
                               ? checked(base, checks.get(job.id()))
-                              : free(base)));
-    }
+                              : free(base));
+        };
+    List<OpenJob> open = jobs.newest(MOST);
+    open.stream().filter(job -> !job.fresh()).forEach(expected::moved);
+    List<Card> cards =
+        new ArrayList<>(EachRow.of(open, OpenJob::id, make, job -> broken(base(job, places))));
     cards.sort(
         Comparator.comparing(Card::group)
             .thenComparing(c -> c.due() == 0 ? Long.MAX_VALUE : c.due())
             .thenComparing(c -> -c.since()));
     return cards;
+  }
+
+  private Base base(OpenJob job, Map<UUID, Place> places) {
+    Place place =
+        places.getOrDefault(
+            job.id(), new Place(Optional.empty(), Optional.empty(), Optional.empty()));
+    return new Base(job, place.bay().orElse(""), who(place));
+  }
+
+  /** A job that cannot be shown: what it holds can be read in its history. */
+  private Card broken(Base base) {
+    return card(
+        base,
+        "/jobs/" + base.job().id() + "/history",
+        words.say("job.broken"),
+        new Times("", 0, 0, ""),
+        Group.NOW);
   }
 
   /** What every card says of its job. */

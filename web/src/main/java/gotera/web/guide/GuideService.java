@@ -2,6 +2,8 @@ package gotera.web.guide;
 
 import gotera.pressure.setup.Usual;
 import gotera.range.Range;
+import gotera.said.EndsRun;
+import gotera.said.Said;
 import gotera.warming.NeckLevel;
 import gotera.web.figures.FieldProblems;
 import gotera.web.figures.Figures;
@@ -10,8 +12,6 @@ import gotera.web.finding.Finding;
 import gotera.web.finding.FindingService;
 import gotera.web.finding.FindingService.New;
 import gotera.web.finding.FindingWords;
-import gotera.web.finding.Measure;
-import gotera.web.finding.Measures;
 import gotera.web.job.JobService;
 import gotera.web.photo.Photograph;
 import java.time.Duration;
@@ -19,17 +19,12 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.OptionalDouble;
-import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 
 /** Keeps the steps of guided checks: a finding each, so that any of them can be taken back. */
 @Service
 public class GuideService {
-  /** The step that ends a run; what comes later begins another. */
-  public static final String ENDED = "ended";
-
   private final FindingService findings;
   private final FillService fills;
   private final JobService jobs;
@@ -46,12 +41,12 @@ public class GuideService {
    * The steps of every run of a check, in the order in which they were written, the newest run
    * last; that one may have none.
    */
-  public List<List<Finding>> runs(UUID jobId, String check) {
-    List<List<Finding>> runs = new ArrayList<>();
+  public <S extends Said> List<List<Finding<S>>> runs(UUID jobId, Class<S> check) {
+    List<List<Finding<S>>> runs = new ArrayList<>();
     runs.add(new ArrayList<>());
-    for (Finding f : findings.of(jobId, check)) {
+    for (Finding<S> f : findings.of(jobId, check)) {
       runs.get(runs.size() - 1).add(f);
-      if (f.saw().equals(ENDED)) {
+      if (f.said() instanceof EndsRun) {
         runs.add(new ArrayList<>());
       }
     }
@@ -59,61 +54,32 @@ public class GuideService {
   }
 
   /** The run that goes on now; once it was ended, that which ended last. */
-  public List<Finding> now(UUID jobId, String check) {
-    List<List<Finding>> runs = runs(jobId, check);
-    List<Finding> last = runs.get(runs.size() - 1);
+  public <S extends Said> List<Finding<S>> now(UUID jobId, Class<S> check) {
+    List<List<Finding<S>>> runs = runs(jobId, check);
+    List<Finding<S>> last = runs.get(runs.size() - 1);
     return last.isEmpty() && runs.size() > 1 ? runs.get(runs.size() - 2) : last;
   }
 
   /** Whether a run was ended. */
-  public static boolean ended(List<Finding> run) {
-    return !run.isEmpty() && run.get(run.size() - 1).saw().equals(ENDED);
+  public static boolean ended(List<? extends Finding<?>> run) {
+    return !run.isEmpty() && run.get(run.size() - 1).said() instanceof EndsRun;
   }
 
-  /** The filler or funnel of a run with what is below it, once its area was said. */
-  public Optional<NeckLevel> neck(UUID jobId, List<Finding> run) {
-    return run.stream()
-        .map(f -> f.measures().get(Measure.SQUARE_CENTIMETRES))
-        .filter(OptionalDouble::isPresent)
-        .reduce((a, b) -> b)
-        .map(
-            area ->
-                new NeckLevel(
-                    jobs.require(jobId).liquidMl().orElse(Usual.LIQUID),
-                    fills.mixture(jobId),
-                    area.getAsDouble()));
+  /** A filler or funnel of a free area (cm²) with what is below it. */
+  public NeckLevel neck(UUID jobId, double area) {
+    return new NeckLevel(
+        jobs.require(jobId).liquidMl().orElse(Usual.LIQUID), fills.mixture(jobId), area);
   }
-
-  /**
-   * A step to write down.
-   *
-   * @param step its word
-   * @param subject what it is about
-   * @param measures what was measured
-   * @param photograph its photograph
-   * @param ago how long ago it happened
-   */
-  public record Taken(
-      String step,
-      String subject,
-      Measures measures,
-      Optional<Photograph> photograph,
-      Duration ago) {}
 
   /** Writes a step down. */
-  public void write(UUID jobId, String check, Taken taken, String by) {
-    findings.write(
-        jobId,
-        new New(
-            check,
-            taken.subject(),
-            taken.step(),
-            taken.measures(),
-            Set.of(),
-            "",
-            taken.photograph(),
-            taken.ago()),
-        by);
+  public void write(UUID jobId, Said step, Duration ago, String by) {
+    write(jobId, step, Optional.empty(), ago, by);
+  }
+
+  /** Writes a step down, with its photograph. */
+  public void write(
+      UUID jobId, Said step, Optional<Photograph> photograph, Duration ago, String by) {
+    findings.write(jobId, new New(step, "", photograph, ago), by);
   }
 
   /** How long ago it happened, as typed in minutes; now where nothing was typed. */
@@ -129,14 +95,14 @@ public class GuideService {
    * @param said what it says
    * @param photo address of its photograph
    */
-  public record Line(String id, String said, Optional<String> photo) {}
+  public record StepLine(String id, String said, Optional<String> photo) {}
 
   /** The steps in words, the newest first. */
-  public List<Line> lines(List<Finding> steps, Figures figures) {
-    List<Line> lines = new ArrayList<>();
-    for (Finding f : steps.stream().sorted(Comparator.comparing(Finding::at)).toList()) {
+  public List<StepLine> lines(List<? extends Finding<?>> steps, Figures figures) {
+    List<StepLine> lines = new ArrayList<>();
+    for (Finding<?> f : steps.stream().sorted(Comparator.comparing(Finding::at)).toList()) {
       String said = Figures.timeOfDay(f.at()) + " " + words.say(f, figures) + " \u00b7 " + f.by();
-      lines.add(0, new Line(f.id().toString(), said, f.photo().map(p -> "/photos/" + p)));
+      lines.add(0, new StepLine(f.id().toString(), said, f.photo().map(p -> "/photos/" + p)));
     }
     return lines;
   }

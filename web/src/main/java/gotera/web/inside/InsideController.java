@@ -1,7 +1,12 @@
 package gotera.web.inside;
 
+import gotera.bubble.BubbleCondition;
 import gotera.circuit.Features.Drive;
 import gotera.combustion.GasColour;
+import gotera.combustion.NotCounted;
+import gotera.said.Answer;
+import gotera.said.InsideSaid;
+import gotera.said.InsideSaid.PlugLook;
 import gotera.suspects.Checked;
 import gotera.suspects.Checked.Bubbles;
 import gotera.suspects.Checked.Fluid;
@@ -25,11 +30,12 @@ import gotera.web.words.Words;
 import gotera.word.Worded;
 import java.security.Principal;
 import java.util.ArrayList;
-import java.util.Arrays;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
@@ -42,6 +48,10 @@ import org.springframework.web.bind.annotation.RequestParam;
 /** Inside: gas, bubbles, cylinders, fluids, the two hoses, what the hiss said. */
 @Controller
 class InsideController {
+  /** Of the conditions of a gas check those that can be said where nobody watched its minute. */
+  private static final Set<NotCounted> GAS_CONDITIONS =
+      EnumSet.complementOf(EnumSet.of(NotCounted.TOO_SHORT));
+
   private final InsideService inside;
   private final EngineTypeService types;
   private final JobService jobs;
@@ -78,17 +88,18 @@ class InsideController {
     if (colour == never) {
       throw new NotFound("a colour that this fuel gives: " + colour.word());
     }
-    inside.gas(id, colour, form.unmet(InsideService.GAS_CONDITIONS), principal.getName());
+    inside.write(
+        id, new InsideSaid.GasResult(colour, form.unmet(GAS_CONDITIONS)), principal.getName());
     return back(id);
   }
 
   @PostMapping("/jobs/{id}/inside/bubbles")
   String bubbles(@PathVariable UUID id, @ModelAttribute InsideForm form, Principal principal) {
     burns(id);
-    inside.bubbles(
+    inside.write(
         id,
-        word(Bubbles.class, form.saw()),
-        form.unmet(InsideService.BUBBLE_CONDITIONS),
+        new InsideSaid.BubblesResult(
+            word(Bubbles.class, form.saw()), form.unmet(EnumSet.allOf(BubbleCondition.class))),
         principal.getName());
     return back(id);
   }
@@ -104,7 +115,8 @@ class InsideController {
     FieldProblems problems = new FieldProblems(words);
     Optional<InCylinder> seen = form.cylinder(problems, figures);
     OptionalDouble depth = form.depth(problems);
-    seen.ifPresent(s -> inside.cylinder(id, s, depth, principal.getName()));
+    seen.ifPresent(
+        s -> inside.write(id, new InsideSaid.CylinderSeen(s, depth), principal.getName()));
     return seen.isPresent() ? back(id) : refused(id, form, problems, figures, model);
   }
 
@@ -121,12 +133,10 @@ class InsideController {
     if (!problems.none()) {
       return refused(id, form, problems, figures, model);
     }
-    String saw =
-        InsideService.PLUGS.stream()
-            .filter(form.saw()::equals)
-            .findFirst()
-            .orElseThrow(() -> new NotFound(form.saw()));
-    inside.plug(id, (int) number.getAsDouble(), saw, principal.getName());
+    inside.write(
+        id,
+        new InsideSaid.PlugSeen((int) number.getAsDouble(), word(PlugLook.class, form.saw())),
+        principal.getName());
     return back(id);
   }
 
@@ -136,16 +146,14 @@ class InsideController {
       @RequestParam(defaultValue = "") String check,
       @ModelAttribute InsideForm form,
       Principal principal) {
-    Noted of = word(Noted.class, Entry.text(check, 40));
-    if (of.burns()) {
+    NotedCheck noted = word(NotedCheck.class, Entry.text(check, 40));
+    if (noted.burns()) {
       burns(id);
     } else {
       jobs.require(id);
     }
-    if (!of.answers().contains(form.saw())) {
-      throw new NotFound(form.saw());
-    }
-    inside.noted(id, of, form.saw(), principal.getName());
+    Answer answer = noted.answer(form.saw()).orElseThrow(() -> new NotFound(form.saw()));
+    inside.write(id, new InsideSaid.Noted(answer), principal.getName());
     return back(id);
   }
 
@@ -158,7 +166,7 @@ class InsideController {
     burns(id);
     FluidSeen seen =
         new FluidSeen(word(Fluid.class, Entry.text(at, 40)), word(Checked.Look.class, form.saw()));
-    inside.fluid(id, seen, principal.getName());
+    inside.write(id, new InsideSaid.FluidFound(seen), principal.getName());
     return back(id);
   }
 
@@ -172,7 +180,7 @@ class InsideController {
     jobs.require(id);
     FieldProblems problems = new FieldProblems(words);
     Optional<TwoTemperatures> taken = form.hoses(problems, figures);
-    taken.ifPresent(t -> inside.hoses(id, t, principal.getName()));
+    taken.ifPresent(t -> inside.write(id, new InsideSaid.HosesRead(t), principal.getName()));
     return taken.isPresent() ? back(id) : refused(id, form, problems, figures, model);
   }
 
@@ -189,7 +197,10 @@ class InsideController {
     if (!problems.none()) {
       return refused(id, form, problems, figures, model);
     }
-    inside.hiss(id, new Hissed(word(Hiss.class, form.saw()), coolant), principal.getName());
+    inside.write(
+        id,
+        new InsideSaid.Heard(new Hissed(word(Hiss.class, form.saw()), coolant)),
+        principal.getName());
     return back(id);
   }
 
@@ -223,16 +234,14 @@ class InsideController {
     model.addAttribute("burns", drive != Drive.ELECTRIC);
     model.addAttribute(
         "colours", List.of(GasColour.BLUE.word(), GasColour.of(drive == Drive.DIESEL).word()));
-    model.addAttribute("gasConditions", InsideService.GAS_CONDITIONS);
-    model.addAttribute("bubbleConditions", InsideService.BUBBLE_CONDITIONS);
+    model.addAttribute("gasConditions", GAS_CONDITIONS.stream().map(Worded::word).toList());
+    model.addAttribute("bubbleConditions", Worded.words(BubbleCondition.class));
     model.addAttribute("bubbles", Worded.words(Bubbles.class));
     model.addAttribute("fluids", fluids(id));
     model.addAttribute("hisses", Worded.words(Hiss.class));
     model.addAttribute("lines", inside.written(id).stream().map(f -> line(f, figures)).toList());
-    model.addAttribute("plugs", InsideService.PLUGS);
-    model.addAttribute(
-        "noted",
-        Arrays.stream(Noted.values()).filter(n -> drive != Drive.ELECTRIC || !n.burns()).toList());
+    model.addAttribute("plugs", Worded.words(PlugLook.class));
+    model.addAttribute("noted", NotedCheck.of(drive != Drive.ELECTRIC));
     return "inside/inside";
   }
 
@@ -253,16 +262,9 @@ class InsideController {
     return fluids;
   }
 
-  private Line line(Finding f, Figures figures) {
-    boolean numbered =
-        f.check().equals(InsideService.CYLINDER) || f.check().equals(InsideService.PLUG);
-    String about =
-        numbered
-            ? words.say("inside." + f.check(), f.subject())
-            : f.subject().isEmpty()
-                ? words.say("check." + f.check())
-                : words.say("fluid." + f.subject());
+  private Line line(Finding<InsideSaid> f, Figures figures) {
     String when = Figures.timeOfDay(f.at()) + " " + f.by();
-    return new Line(f.id().toString(), about + ": " + says.say(f, figures) + " \u00b7 " + when);
+    return new Line(
+        f.id().toString(), says.about(f.said()) + ": " + says.say(f, figures) + " \u00b7 " + when);
   }
 }

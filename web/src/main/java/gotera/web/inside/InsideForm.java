@@ -7,6 +7,7 @@ import gotera.suspects.Checked.TwoTemperatures;
 import gotera.web.figures.Entry;
 import gotera.web.figures.FieldProblems;
 import gotera.web.figures.Figures;
+import gotera.word.Worded;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -59,10 +60,9 @@ record InsideForm(
   }
 
   /** The conditions that were not met, of those that a check has. */
-  Set<String> unmet(List<String> known) {
-    return unmet == null
-        ? Set.of()
-        : unmet.stream().filter(known::contains).collect(Collectors.toSet());
+  <E extends Enum<E> & Worded> Set<E> unmet(Set<E> known) {
+    List<String> said = unmet == null ? List.of() : unmet;
+    return known.stream().filter(k -> said.contains(k.word())).collect(Collectors.toSet());
   }
 
   Optional<InCylinder> cylinder(FieldProblems problems, Figures figures) {

@@ -2,6 +2,7 @@ package gotera.web.job;
 
 import gotera.web.figures.Entry;
 import gotera.web.figures.Figures;
+import gotera.web.frame.EachRow;
 import gotera.web.job.JobHeadline.Headline;
 import gotera.web.job.JobList.Query;
 import gotera.web.job.JobList.Row;
@@ -10,9 +11,9 @@ import gotera.web.words.Words;
 import java.net.URLEncoder;
 import java.nio.charset.StandardCharsets;
 import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
-import org.slf4j.Logger;
-import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -21,8 +22,6 @@ import org.springframework.web.bind.annotation.RequestParam;
 /** The front page with the open jobs, and the closed ones. */
 @Controller
 class JobListController {
-  private static final Logger LOG = LoggerFactory.getLogger(JobListController.class);
-
   private final JobList list;
   private final JobSummaries summaries;
   private final Words words;
@@ -44,7 +43,11 @@ class JobListController {
 
   /** A job that is closed or put aside; its month is named where it begins. */
   record Closed(
-      String id, String vehicle, String complaint, String ending, String when, String month) {}
+      String id, String vehicle, String complaint, String ending, String when, String month) {
+    Closed in(String named) {
+      return new Closed(id, vehicle, complaint, ending, when, named);
+    }
+  }
 
   /**
    * What is looked for, and the pages before and after.
@@ -73,7 +76,7 @@ class JobListController {
       Model model) {
     Query query = query(q, page);
     Rows rows = list.open(query);
-    model.addAttribute("open", rows.rows().stream().map(this::shown).toList());
+    model.addAttribute("open", EachRow.of(rows.rows(), Row::id, this::shown, this::broken));
     model.addAttribute("pager", Pager.of("/", query, rows.more()));
     return "job/front";
   }
@@ -85,18 +88,8 @@ class JobListController {
       Model model) {
     Query query = query(q, page);
     Rows rows = list.notOpen(query);
-    String[] month = {""};
     model.addAttribute(
-        "closed",
-        rows.rows().stream()
-            .map(
-                row -> {
-                  String now = ended(row).map(Figures::month).orElse("");
-                  Closed shown = closed(row, now.equals(month[0]) ? "" : now);
-                  month[0] = now;
-                  return shown;
-                })
-            .toList());
+        "closed", months(EachRow.of(rows.rows(), Row::id, this::closed, this::brokenClosed)));
     model.addAttribute("pager", Pager.of("/jobs/closed", query, rows.more()));
     return "job/closed";
   }
@@ -111,43 +104,60 @@ class JobListController {
     return row.times().discarded().or(row.times()::closed);
   }
 
-  private Closed closed(Row row, String month) {
+  /** A month is named where it begins. */
+  private static List<Closed> months(List<Closed> closed) {
+    List<Closed> named = new ArrayList<>();
+    String before = "";
+    for (Closed c : closed) {
+      named.add(c.month().equals(before) ? c.in("") : c);
+      before = c.month();
+    }
+    return named;
+  }
+
+  private Closed closed(Row row) {
+    String ending =
+        row.times().discarded().isPresent()
+            ? words.say("job.discarded")
+            : words.say("ending." + row.ending());
+    return closed(row, ending);
+  }
+
+  private Closed brokenClosed(Row row) {
+    return closed(row, words.say("job.broken"));
+  }
+
+  private Closed closed(Row row, String ending) {
     return new Closed(
         row.id().toString(),
         row.vehicle().orElse(words.say("job.unnamed")),
         row.complaint(),
-        row.times().discarded().isPresent()
-            ? words.say("job.discarded")
-            : words.say("ending." + row.ending()),
+        ending,
         ended(row).map(Figures::moment).orElse(""),
-        month);
+        ended(row).map(Figures::month).orElse(""));
   }
 
-  /** A job whose row cannot be made shows a notice there; the others stand as they are. */
   private OpenJob shown(Row job) {
-    String name = job.vehicle().orElse(words.say("job.unnamed"));
-    String since = Figures.moment(job.times().started());
-    try {
-      JobSummary summary = job.kept().orElseGet(() -> summaries.anew(job.id(), job.seq()));
-      return new OpenJob(
-          "/jobs/" + job.id() + "/" + summary.waitsFor().word(),
-          name,
-          job.complaint(),
-          summary
-              .waitsUntil()
-              .map(until -> words.say("job.waits-until", Figures.moment(until)))
-              .orElseGet(() -> words.say("waits." + summary.waitsFor().word())),
-          since,
-          summary.headline());
-    } catch (RuntimeException e) {
-      LOG.error("job {} cannot be shown", job.id(), e);
-      return new OpenJob(
-          "/jobs/" + job.id() + "/history",
-          name,
-          job.complaint(),
-          words.say("job.broken"),
-          since,
-          Optional.empty());
-    }
+    JobSummary summary = job.kept().orElseGet(() -> summaries.anew(job.id(), job.seq()));
+    String waits =
+        summary
+            .waitsUntil()
+            .map(until -> words.say("job.waits-until", Figures.moment(until)))
+            .orElseGet(() -> words.say("waits." + summary.waitsFor().word()));
+    return open(job, summary.waitsFor().word(), waits, summary.headline());
+  }
+
+  private OpenJob broken(Row job) {
+    return open(job, "history", words.say("job.broken"), Optional.empty());
+  }
+
+  private OpenJob open(Row job, String at, String waits, Optional<Headline> headline) {
+    return new OpenJob(
+        "/jobs/" + job.id() + "/" + at,
+        job.vehicle().orElse(words.say("job.unnamed")),
+        job.complaint(),
+        waits,
+        Figures.moment(job.times().started()),
+        headline);
   }
 }

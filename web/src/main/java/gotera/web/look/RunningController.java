@@ -3,6 +3,9 @@ package gotera.web.look;
 import gotera.circuit.Circuit.Joint;
 import gotera.look.DryLook;
 import gotera.range.Range;
+import gotera.said.RunningSaid;
+import gotera.said.RunningSaid.FirstDrop;
+import gotera.said.RunningSaid.StayedDry;
 import gotera.web.circuit.CircuitService;
 import gotera.web.circuit.CircuitWords;
 import gotera.web.figures.FieldProblems;
@@ -137,7 +140,7 @@ class RunningController {
         circuits.circuit(id).joints().stream()
             .map(j -> new Place(j.code(), names.joint(id, j.code())))
             .toList());
-    List<Finding> all = running.all(id);
+    List<Finding<RunningSaid>> all = running.all(id);
     model.addAttribute("said", said(all));
     model.addAttribute("lines", guides.lines(all, figures));
     return "look/running";
@@ -154,25 +157,26 @@ class RunningController {
   }
 
   /** What the looks prove, each in its state only. */
-  private List<String> said(List<Finding> all) {
+  private List<String> said(List<Finding<RunningSaid>> all) {
     List<String> said = new ArrayList<>();
-    for (Finding f : all) {
-      double minutes = f.measures().minutes().orElse(0);
-      if (f.saw().equals(GuideService.ENDED) && minutes > 0) {
-        boolean driesUp = f.measures().celsius().orElse(0) > DryLook.DRIES_UP;
-        said.add(
-            driesUp
-                ? words.say("running.dries-up", Figures.plain(minutes))
-                : words.say(
-                    "running.bound", Figures.plain(minutes), Figures.bound(DryLook.most(minutes))));
-      } else if (f.saw().equals(RunningService.DRIPPED)) {
+    for (Finding<RunningSaid> f : all) {
+      if (f.said() instanceof StayedDry dry && dry.minutes() > 0) {
+        said.add(dry(dry));
+      } else if (f.said() instanceof FirstDrop drop) {
         said.add(
             words.say(
                 "running.showed",
-                Figures.plain(minutes),
-                Figures.plain(DryLook.minutesAfter(minutes))));
+                Figures.plain(drop.minutes()),
+                Figures.plain(DryLook.minutesAfter(drop.minutes()))));
       }
     }
     return said;
+  }
+
+  private String dry(StayedDry dry) {
+    String minutes = Figures.plain(dry.minutes());
+    return dry.celsius().orElse(0) > DryLook.DRIES_UP
+        ? words.say("running.dries-up", minutes)
+        : words.say("running.bound", minutes, Figures.bound(DryLook.most(dry.minutes())));
   }
 }

@@ -5,6 +5,10 @@ import gotera.coolant.FreezingPoint.Glycol;
 import gotera.range.Range;
 import gotera.refill.FillSteps.FillStep;
 import gotera.refill.FillSteps.School;
+import gotera.said.RefillSaid.CoolantIn;
+import gotera.said.RefillSaid.MixWanted;
+import gotera.said.RefillSaid.PurgeSign;
+import gotera.said.RefillSaid.Source;
 import gotera.web.figures.Entry;
 import gotera.web.figures.FieldProblems;
 import gotera.web.figures.Figures;
@@ -18,7 +22,6 @@ import gotera.web.repair.LessonService;
 import gotera.web.words.Words;
 import gotera.word.Worded;
 import java.security.Principal;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -77,7 +80,8 @@ class RefillController {
   @PostMapping("/jobs/{id}/refill/coolant")
   String coolant(@PathVariable UUID id, @ModelAttribute RefillForm form, Principal principal) {
     jobs.require(id);
-    refills.chemistry(id, kind(form.in()), form.source(), kind(form.goesIn()), principal.getName());
+    CoolantIn in = new CoolantIn(kind(form.in()), Worded.of(Source.class, form.source()));
+    refills.chemistry(id, in, kind(form.goesIn()), principal.getName());
     return back(id);
   }
 
@@ -106,7 +110,9 @@ class RefillController {
       return Pages.unprocessable(page(id, form, problems.sentences(), figures, model), model);
     }
     refills.mix(
-        id, wanted.getAsDouble() / HUNDRED, jug.getAsDouble(), form.glycol(), principal.getName());
+        id,
+        new MixWanted(glycol, wanted.getAsDouble() / HUNDRED, jug.getAsDouble()),
+        principal.getName());
     return back(id);
   }
 
@@ -159,10 +165,9 @@ class RefillController {
   String tell(
       @PathVariable UUID id, @RequestParam(defaultValue = "") String saw, Principal principal) {
     jobs.require(id);
-    if (!RefillService.TOLD.contains(saw)) {
-      throw new NotFound("purge: " + saw);
-    }
-    refills.tell(id, saw, principal.getName());
+    PurgeSign sign =
+        Worded.of(PurgeSign.class, saw).orElseThrow(() -> new NotFound("purge: " + saw));
+    refills.tell(id, sign, principal.getName());
     return back(id);
   }
 
@@ -192,10 +197,10 @@ class RefillController {
     model.addAttribute("form", form);
     model.addAttribute("problems", problems);
     model.addAttribute("kinds", RefillForm.KINDS);
-    model.addAttribute("sources", RefillService.SOURCES);
+    model.addAttribute("sources", RefillForm.SOURCES);
     model.addAttribute("glycols", RefillForm.GLYCOLS);
     model.addAttribute("schools", RefillForm.SCHOOLS);
-    model.addAttribute("told", List.copyOf(RefillService.TOLD));
+    model.addAttribute("told", Worded.words(PurgeSign.class));
     model.addAttribute("learns", lessons.known(id));
     model.addAttribute("procedure", lessons.refill(id));
     pages.show(id, form, figures, model);

@@ -3,6 +3,7 @@ package gotera.web.refill;
 import gotera.coolant.Chemistry;
 import gotera.coolant.FreezingPoint.Glycol;
 import gotera.refill.FillSteps.School;
+import gotera.said.RefillSaid.Source;
 import gotera.web.figures.Entry;
 import gotera.word.Worded;
 import java.util.List;
@@ -35,13 +36,14 @@ record RefillForm(
     String vacuum,
     String gapLeft) {
   static final List<String> GLYCOLS = Worded.words(Glycol.class);
+  static final List<String> SOURCES = Worded.words(Source.class);
   static final List<String> KINDS = Worded.words(Chemistry.class);
   static final List<String> SCHOOLS = Worded.words(School.class);
 
   /** Everything absent is empty. */
   RefillForm {
     in = Entry.text(in, 20);
-    source = Entry.choice(source, RefillService.SOURCES);
+    source = Entry.choice(source, SOURCES);
     goesIn = Entry.text(goesIn, 20);
     wanted = Entry.text(wanted, 20);
     glycol = Entry.choice(glycol, GLYCOLS);

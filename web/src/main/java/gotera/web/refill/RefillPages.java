@@ -10,6 +10,7 @@ import gotera.refill.FillAccount;
 import gotera.refill.FillSteps.FillStep;
 import gotera.refill.Mix;
 import gotera.refill.Purge;
+import gotera.said.RefillSaid.Source;
 import gotera.web.circuit.CircuitService;
 import gotera.web.circuit.CircuitWords;
 import gotera.web.figures.Figures;
@@ -125,7 +126,7 @@ class RefillPages {
     Optional<Chemistry> poured = refills.poured(id);
     model.addAttribute("isIn", in.map(Chemistry::word).orElse(""));
     model.addAttribute("goesIn", poured.map(Chemistry::word).orElse(""));
-    model.addAttribute("knownFrom", refills.source(id));
+    model.addAttribute("knownFrom", refills.source(id).map(Source::word).orElse(""));
     if (in.isPresent() && poured.isPresent()) {
       String advice = in.get().with(poured.get()).word();
       model.addAttribute("advice", words.say("chemistry.advice." + advice));
@@ -257,7 +258,10 @@ class RefillPages {
     model.addAttribute(
         "purgeSaid",
         refills.said(id).stream()
-            .map(f -> new RefillSaid(f.id().toString(), words.say("purge.saw." + f.saw())))
+            .map(
+                f ->
+                    new RefillSaid(
+                        f.id().toString(), words.say("purge.saw." + f.said().sign().word())))
             .toList());
   }
 

@@ -8,50 +8,39 @@ import gotera.refill.FillSteps.FillStep;
 import gotera.refill.FillSteps.School;
 import gotera.refill.FillSteps.Way;
 import gotera.refill.Purge;
+import gotera.said.FunnelSaid;
+import gotera.said.RefillSaid;
+import gotera.said.RefillSaid.AirFirst;
+import gotera.said.RefillSaid.CoolantIn;
+import gotera.said.RefillSaid.CoolantPoured;
+import gotera.said.RefillSaid.MixWanted;
+import gotera.said.RefillSaid.PurgeSign;
+import gotera.said.RefillSaid.Purged;
+import gotera.said.RefillSaid.SchoolChosen;
+import gotera.said.RefillSaid.Source;
+import gotera.said.RefillSaid.StepDone;
 import gotera.web.bubble.FunnelService;
 import gotera.web.circuit.CircuitService;
 import gotera.web.finding.Finding;
 import gotera.web.finding.FindingService;
-import gotera.web.finding.FindingService.New;
-import gotera.web.finding.Measures;
-import gotera.web.guide.GuideService;
 import gotera.web.job.JobService;
 import gotera.web.repair.RepairNote;
 import gotera.web.repair.RepairService;
-import gotera.word.Worded;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 
 /** What was decided and done at the refill of a job. */
 @Service
 public class RefillService {
-  private static final String CHEMISTRY = "chemistry";
-  private static final String MIX = "mix";
-  private static final String SCHOOL = "fill-school";
-  private static final String AIR_FIRST = "air-first";
-  private static final String STEP = "fill-step";
-  private static final String PURGE = "purge";
-  private static final String IN = "in";
-  private static final String YES = "yes";
   private static final String ASSEMBLY = "assembly";
-  private static final String POURED = "poured";
-
-  /** Where what is known of the coolant comes from. */
-  static final List<String> SOURCES = List.of("label", "log", "history", "call");
-
-  /** What can be said while it is purged, with its opposite. */
-  static final List<String> TOLD =
-      List.of("cabin-hot", "cabin-cold", "needle-steady", "needle-moves");
 
   private final FindingService findings;
   private final CircuitService circuits;
   private final FunnelService funnels;
-  private final GuideService guides;
   private final RepairService repairs;
   private final DryHolds holds;
   private final JobService jobs;
@@ -60,89 +49,80 @@ public class RefillService {
       FindingService findings,
       CircuitService circuits,
       FunnelService funnels,
-      GuideService guides,
       RepairService repairs,
       DryHolds holds,
       JobService jobs) {
     this.findings = findings;
     this.circuits = circuits;
     this.funnels = funnels;
-    this.guides = guides;
     this.repairs = repairs;
     this.holds = holds;
     this.jobs = jobs;
   }
 
-  private Optional<Finding> newest(UUID jobId, String check, String subject) {
-    return findings.of(jobId, check).stream()
-        .filter(f -> subject.isEmpty() || f.subject().equals(subject))
-        .reduce((a, b) -> b);
+  private <S extends RefillSaid> Optional<S> newest(UUID jobId, Class<S> kind) {
+    return findings.of(jobId, kind).stream().reduce((a, b) -> b).map(Finding::said);
   }
 
   /** What is in the system, as far as somebody said. */
   Optional<Chemistry> in(UUID jobId) {
-    return newest(jobId, CHEMISTRY, IN).flatMap(f -> Worded.of(Chemistry.class, f.saw()));
+    return newest(jobId, CoolantIn.class).map(CoolantIn::chemistry);
   }
 
   /** From where that is known. */
-  String source(UUID jobId) {
-    return newest(jobId, CHEMISTRY, IN).map(Finding::note).orElse("");
+  Optional<Source> source(UUID jobId) {
+    return newest(jobId, CoolantIn.class).flatMap(CoolantIn::source);
   }
 
   /** What goes in. */
   Optional<Chemistry> poured(UUID jobId) {
-    return newest(jobId, CHEMISTRY, POURED).flatMap(f -> Worded.of(Chemistry.class, f.saw()));
+    return newest(jobId, CoolantPoured.class).map(CoolantPoured::chemistry);
   }
 
   /** Writes down what is in, from where that is known, and what goes in. */
-  public void chemistry(UUID jobId, Chemistry in, String source, Chemistry poured, String by) {
-    write(jobId, CHEMISTRY, IN, in.word(), source, Measures.NONE, by);
-    write(jobId, CHEMISTRY, POURED, poured.word(), "", Measures.NONE, by);
+  public void chemistry(UUID jobId, CoolantIn in, Chemistry poured, String by) {
+    findings.write(jobId, in, by);
+    findings.write(jobId, new CoolantPoured(poured), by);
   }
 
   /** The strength that is wanted (1). */
   OptionalDouble wanted(UUID jobId) {
-    return newest(jobId, MIX, "").map(f -> f.measures().strength()).orElse(OptionalDouble.empty());
+    return newest(jobId, MixWanted.class).stream().mapToDouble(MixWanted::strength).findFirst();
   }
 
   /** The size of a jug (mL). */
   OptionalDouble jug(UUID jobId) {
-    return newest(jobId, MIX, "")
-        .map(f -> f.measures().millilitres())
-        .orElse(OptionalDouble.empty());
+    return newest(jobId, MixWanted.class).stream().mapToDouble(MixWanted::jug).findFirst();
   }
 
-  /** Writes down the strength that is wanted, the size of a jug (mL) and the glycol. */
-  public void mix(UUID jobId, double wanted, double jug, String glycol, String by) {
-    write(jobId, MIX, glycol, "wanted", "", Measures.mixture(jug, wanted), by);
+  /** Writes down the mix that is wanted. */
+  public void mix(UUID jobId, MixWanted wanted, String by) {
+    findings.write(jobId, wanted, by);
   }
 
   /** How it is filled. */
   School school(UUID jobId) {
-    return newest(jobId, SCHOOL, "")
-        .flatMap(f -> Worded.of(School.class, f.saw()))
-        .orElse(School.FUNNEL);
+    return newest(jobId, SchoolChosen.class).map(SchoolChosen::school).orElse(School.FUNNEL);
   }
 
   void school(UUID jobId, School school, String by) {
-    write(jobId, SCHOOL, "", school.word(), "", Measures.NONE, by);
+    findings.write(jobId, new SchoolChosen(school), by);
   }
 
   /** Whether dry air is held before it: as somebody said, else after an assembly. */
   boolean airFirst(UUID jobId) {
-    return newest(jobId, AIR_FIRST, "")
-        .map(f -> f.saw().equals(YES))
+    return newest(jobId, AirFirst.class)
+        .map(AirFirst::first)
         .orElseGet(() -> jobs.require(jobId).reason().equals(ASSEMBLY));
   }
 
   void airFirst(UUID jobId, boolean first, String by) {
-    write(jobId, AIR_FIRST, "", first ? YES : "no", "", Measures.NONE, by);
+    findings.write(jobId, new AirFirst(first), by);
   }
 
   /** Whether anything was said or done at it. */
   boolean begun(UUID jobId) {
-    return List.of(CHEMISTRY, MIX, SCHOOL, AIR_FIRST, STEP, PURGE).stream()
-        .anyMatch(c -> !findings.of(jobId, c).isEmpty());
+    return !findings.of(jobId, RefillSaid.class).isEmpty();
   }
 
   /** The steps of this circuit. */
@@ -151,9 +131,9 @@ public class RefillService {
   }
 
   /** The finding that says that a step was done. */
-  Optional<Finding> done(UUID jobId, FillStep step) {
-    return findings.of(jobId, STEP).stream()
-        .filter(f -> f.saw().equals(step.does().word()) && f.subject().equals(step.at()))
+  Optional<Finding<StepDone>> done(UUID jobId, FillStep step) {
+    return findings.of(jobId, StepDone.class).stream()
+        .filter(f -> f.said().does() == step.does() && f.said().at().equals(step.at()))
         .reduce((a, b) -> b);
   }
 
@@ -171,27 +151,28 @@ public class RefillService {
   /** Writes down that a step was done; once. */
   public void doStep(UUID jobId, FillStep step, String by) {
     if (done(jobId, step).isEmpty()) {
-      write(jobId, STEP, step.at(), step.does().word(), "", Measures.NONE, by);
+      findings.write(jobId, new StepDone(step.does(), step.at()), by);
     }
   }
 
   /** Whether something was said last, of it and its opposite. */
-  boolean told(UUID jobId, String what, String opposite) {
-    return findings.of(jobId, PURGE).stream()
-        .filter(f -> f.saw().equals(what) || f.saw().equals(opposite))
+  boolean told(UUID jobId, PurgeSign sign) {
+    return said(jobId).stream()
+        .map(f -> f.said().sign())
+        .filter(s -> s == sign || s == sign.opposite())
         .reduce((a, b) -> b)
-        .filter(f -> f.saw().equals(what))
+        .filter(s -> s == sign)
         .isPresent();
   }
 
   /** Writes down something that was said while it was purged. */
-  public void tell(UUID jobId, String what, String by) {
-    write(jobId, PURGE, "", what, "", Measures.NONE, by);
+  public void tell(UUID jobId, PurgeSign sign, String by) {
+    findings.write(jobId, new Purged(sign), by);
   }
 
   /** What was said while it was purged. */
-  List<Finding> said(UUID jobId) {
-    return findings.of(jobId, PURGE);
+  List<Finding<Purged>> said(UUID jobId) {
+    return findings.of(jobId, Purged.class);
   }
 
   /** How far the purge is, by the watch of the funnel since the last repair; none without one. */
@@ -201,11 +182,11 @@ public class RefillService {
             .map(RepairNote::writtenAt)
             .reduce((a, b) -> b)
             .orElse(Instant.MIN);
-    List<Finding> run =
+    List<Finding<FunnelSaid>> run =
         funnels.now(jobId).stream().filter(f -> f.writtenAt().isAfter(since)).toList();
     List<FunnelStep> steps = FunnelService.steps(run);
     boolean heated = circuits.circuit(jobId).part("heater-core").isPresent();
-    return guides
+    return funnels
         .neck(jobId, run)
         .map(
             neck ->
@@ -214,19 +195,7 @@ public class RefillService {
                     neck,
                     new Purge.Told(
                         heated,
-                        told(jobId, "cabin-hot", "cabin-cold"),
-                        told(jobId, "needle-steady", "needle-moves"))));
-  }
-
-  private void write(
-      UUID jobId,
-      String check,
-      String subject,
-      String saw,
-      String note,
-      Measures measures,
-      String by) {
-    findings.write(
-        jobId, new New(check, subject, saw, measures, Set.of(), note, Optional.empty()), by);
+                        told(jobId, PurgeSign.CABIN_HOT),
+                        told(jobId, PurgeSign.NEEDLE_STEADY))));
   }
 }

@@ -4,6 +4,7 @@ import gotera.range.Range;
 import gotera.repair.CraftCheck;
 import gotera.repair.Cure;
 import gotera.repair.RingFit;
+import gotera.said.CraftSaid;
 import gotera.timing.Wait;
 import gotera.web.circuit.CircuitService;
 import gotera.web.circuit.CircuitWords;
@@ -103,7 +104,8 @@ class CraftController {
       RedirectAttributes once,
       Principal principal) {
     String at = joint(id, joint);
-    if (!CraftService.COMPARED.contains(saw)) {
+    boolean fits = saw.equals("fits");
+    if (!fits && !saw.equals("does-not-fit")) {
       throw new NotFound("compared: " + saw);
     }
     String note = Entry.text(newNote, 400);
@@ -115,8 +117,8 @@ class CraftController {
       once.addFlashAttribute("newNote", note);
       return "redirect:/jobs/" + id + "/repair?joint=" + at;
     }
-    craft.compare(id, at, saw, note, principal.getName());
-    if (saw.equals("does-not-fit") && until.isPresent()) {
+    craft.compare(id, new CraftSaid.Compared(at, fits), note, principal.getName());
+    if (!fits && until.isPresent()) {
       waits.begin(
           id,
           Wait.Kind.OTHER,

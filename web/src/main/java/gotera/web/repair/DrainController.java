@@ -5,6 +5,7 @@ import gotera.circuit.Circuit.Joint;
 import gotera.range.Range;
 import gotera.refill.FillAccount;
 import gotera.repair.DrainPlan;
+import gotera.said.FillSaid;
 import gotera.uncertainty.DecisionLimits;
 import gotera.web.circuit.CircuitService;
 import gotera.web.circuit.CircuitWords;
@@ -106,7 +107,11 @@ class DrainController {
       return Pages.unprocessable(page(id, form, problems.sentences(), figures, model), model);
     }
     boolean clean = form.catches().equals("clean");
-    fills.drained(id, form.at(), volume.getAsDouble(), clean, form.goes(), principal.getName());
+    fills.drained(
+        id,
+        new FillSaid.Drained(form.at(), volume.getAsDouble(), clean),
+        form.goes(),
+        principal.getName());
     return "redirect:/jobs/" + id + AT;
   }
 

@@ -7,12 +7,14 @@ import gotera.repair.CraftCheck;
 import gotera.repair.Cure;
 import gotera.repair.Drain;
 import gotera.repair.Seal;
+import gotera.said.CraftSaid.Compared;
 import gotera.uncertainty.DecisionLimits;
 import gotera.web.circuit.CircuitService;
 import gotera.web.circuit.CircuitWords;
 import gotera.web.figures.Figures;
 import gotera.web.fill.FillService;
 import gotera.web.finding.Finding;
+import gotera.web.finding.FindingWords;
 import gotera.web.pressure.PressureService;
 import gotera.web.pressure.PressureTestView;
 import gotera.web.pressure.VerdictWords;
@@ -35,6 +37,7 @@ class RepairPages {
   private final RepairService repairs;
   private final PressureService tests;
   private final VerdictWords verdicts;
+  private final FindingWords says;
   private final Words words;
 
   RepairPages(
@@ -46,7 +49,9 @@ class RepairPages {
       RepairService repairs,
       PressureService tests,
       VerdictWords verdicts,
+      FindingWords says,
       Words words) {
+    this.says = says;
     this.circuits = circuits;
     this.names = names;
     this.fills = fills;
@@ -124,8 +129,8 @@ class RepairPages {
         craft.compared(jobId, code).stream().map(f -> said(f, figures)).toList());
   }
 
-  private Said said(Finding f, Figures figures) {
-    String what = words.say("new-part.saw." + f.saw());
+  private Said said(Finding<Compared> f, Figures figures) {
+    String what = says.saw(f.said());
     return new Said(f.id().toString(), f.note().isEmpty() ? what : what + ": “" + f.note() + "”");
   }
 

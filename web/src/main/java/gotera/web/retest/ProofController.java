@@ -1,10 +1,12 @@
 package gotera.web.retest;
 
+import gotera.said.RoadSaid.RoadTest;
 import gotera.web.figures.Figures;
 import gotera.web.frame.NotFound;
 import gotera.web.job.JobPlace;
 import gotera.web.job.JobService;
 import gotera.web.job.Step;
+import gotera.word.Worded;
 import java.security.Principal;
 import java.util.UUID;
 import org.springframework.stereotype.Controller;
@@ -34,7 +36,7 @@ class ProofController {
     jobs.require(id);
     model.addAttribute("place", new JobPlace(id, Step.RE_TEST, figures));
     model.addAttribute("proof", pages.page(id, figures));
-    model.addAttribute("roadSaw", ProofService.ROAD_SAW);
+    model.addAttribute("roadSaw", Worded.words(RoadTest.class));
     return "retest/proof";
   }
 
@@ -42,10 +44,9 @@ class ProofController {
   String road(
       @PathVariable UUID id, @RequestParam(defaultValue = "") String saw, Principal principal) {
     jobs.require(id);
-    if (!ProofService.ROAD_SAW.contains(saw)) {
-      throw new NotFound("road test: " + saw);
-    }
-    proofs.road(id, saw, principal.getName());
+    RoadTest showed =
+        Worded.of(RoadTest.class, saw).orElseThrow(() -> new NotFound("road test: " + saw));
+    proofs.road(id, showed, principal.getName());
     return "redirect:/jobs/" + id + AT;
   }
 }

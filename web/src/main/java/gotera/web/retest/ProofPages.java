@@ -42,7 +42,10 @@ public class ProofPages {
         statement(proof, figures),
         proof.lines().stream().map(l -> line(jobId, l, figures)).toList(),
         proofs.roads(jobId).stream()
-            .map(f -> new Road(f.id().toString(), words.say("road-test.saw." + f.saw())))
+            .map(
+                f ->
+                    new Road(
+                        f.id().toString(), words.say("road-test.saw." + f.said().showed().word())))
             .toList());
   }
 

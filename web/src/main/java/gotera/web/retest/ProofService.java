@@ -9,10 +9,11 @@ import gotera.retest.Proof;
 import gotera.retest.Repeat;
 import gotera.retest.Showings;
 import gotera.retest.Shown;
+import gotera.said.RoadSaid.Driven;
+import gotera.said.RoadSaid.RoadTest;
 import gotera.web.evidence.Cases;
 import gotera.web.finding.Finding;
 import gotera.web.finding.FindingService;
-import gotera.web.finding.FindingService.New;
 import gotera.web.level.LevelService;
 import gotera.web.look.RunningService;
 import gotera.web.pressure.Phase;
@@ -32,14 +33,9 @@ import org.springframework.stereotype.Service;
 /** What everything that was repeated since the last repair of a job proves together. */
 @Service
 public class ProofService {
-  private static final String ROAD = "road-test";
-
   /** Verdicts that say whether it leaks still; the others leave it as it was. */
   private static final Set<VerdictKind> SAYS =
       EnumSet.of(VerdictKind.TIGHT, VerdictKind.LEAK, VerdictKind.GROSS, VerdictKind.STOPPED);
-
-  /** What a road test can show; the first of them is the good one. */
-  static final List<String> ROAD_SAW = List.of("steady-dry", "needle-moved", "wet-after");
 
   private final Cases cases;
   private final RepairService repairs;
@@ -117,7 +113,7 @@ public class ProofService {
         .reduce((a, b) -> b)
         .ifPresent(
             f -> {
-              if (f.saw().equals(ROAD_SAW.get(0))) {
+              if (f.said().showed().good()) {
                 repeats.add(new Repeat.Drive());
               } else {
                 failed.add(Circumstance.DRIVEN);
@@ -140,11 +136,11 @@ public class ProofService {
   }
 
   /** Road tests that were written down. */
-  List<Finding> roads(UUID jobId) {
-    return findings.of(jobId, ROAD);
+  List<Finding<Driven>> roads(UUID jobId) {
+    return findings.of(jobId, Driven.class);
   }
 
-  void road(UUID jobId, String saw, String by) {
-    findings.write(jobId, New.of(ROAD, "", saw), by);
+  void road(UUID jobId, RoadTest showed, String by) {
+    findings.write(jobId, new Driven(showed), by);
   }
 }

@@ -3,6 +3,7 @@ package gotera.web.safe;
 import gotera.range.Range;
 import gotera.safe.Happened.Measured;
 import gotera.safe.Opening;
+import gotera.said.OpeningSaid;
 import gotera.timing.CoolDown;
 import gotera.timing.Wait.Kind;
 import gotera.web.figures.Entry;
@@ -10,7 +11,7 @@ import gotera.web.figures.FieldProblems;
 import gotera.web.figures.Figures;
 import gotera.web.finding.Finding;
 import gotera.web.finding.FindingService;
-import gotera.web.finding.Measures;
+import gotera.web.finding.FindingWords;
 import gotera.web.frame.NotFound;
 import gotera.web.frame.Pages;
 import gotera.web.job.JobPlace;
@@ -39,10 +40,18 @@ import org.springframework.web.bind.annotation.RequestParam;
 /** Make safe: squeeze, measure, wait. */
 @Controller
 class SafeController {
-  private static final List<String> SAID = List.of("soft", "hard", "vented", "ran", "qualified");
+  /** What can be said by one tap, by the word of its button. */
+  private static final Map<String, OpeningSaid> SAID =
+      Map.of(
+          "soft", new OpeningSaid.Squeezed(true),
+          "hard", new OpeningSaid.Squeezed(false),
+          "vented", new OpeningSaid.Vented(),
+          "ran", new OpeningSaid.EngineRan(),
+          "qualified", new OpeningSaid.Qualified());
 
   private final SafeService safe;
   private final FindingService findings;
+  private final FindingWords says;
   private final WaitService waits;
   private final JobService jobs;
   private final Words words;
@@ -51,6 +60,7 @@ class SafeController {
   SafeController(
       SafeService safe,
       FindingService findings,
+      FindingWords says,
       WaitService waits,
       JobService jobs,
       Words words,
@@ -58,6 +68,7 @@ class SafeController {
     this.clock = clock;
     this.safe = safe;
     this.findings = findings;
+    this.says = says;
     this.waits = waits;
     this.jobs = jobs;
     this.words = words;
@@ -81,10 +92,9 @@ class SafeController {
   String say(
       @PathVariable UUID id, @RequestParam(defaultValue = "") String saw, Principal principal) {
     jobs.require(id);
-    if (!SAID.contains(saw)) {
-      throw new NotFound("make safe " + saw);
-    }
-    findings.write(id, FindingService.New.of(SafeService.CHECK, "", saw), principal.getName());
+    OpeningSaid said =
+        Optional.ofNullable(SAID.get(saw)).orElseThrow(() -> new NotFound("make safe " + saw));
+    findings.write(id, said, principal.getName());
     return "redirect:/jobs/" + id + "/make-safe";
   }
 
@@ -107,10 +117,7 @@ class SafeController {
       return Pages.unprocessable(page(id, form, problems.sentences(), figures, model), model);
     }
     findings.write(
-        id,
-        FindingService.New.of(
-            SafeService.CHECK, "", "temperature", Measures.temperatures(coolant, room)),
-        principal.getName());
+        id, new OpeningSaid.TemperatureRead(coolant.getAsDouble(), room), principal.getName());
     return "redirect:/jobs/" + id + "/make-safe";
   }
 
@@ -181,15 +188,15 @@ class SafeController {
 
   private List<Logged> log(UUID id, Figures figures) {
     List<Logged> log = new ArrayList<>();
-    for (Finding f : findings.of(id, SafeService.CHECK)) {
-      String what = words.say("safe.saw." + f.saw());
+    for (Finding<OpeningSaid> f : findings.of(id, OpeningSaid.class)) {
+      String what = says.saw(f.said());
       log.add(
           0,
           new Logged(
               f.id().toString(),
               Figures.moment(f.at()),
-              f.measures().celsius().isPresent()
-                  ? what + " " + figures.temperature(f.measures().celsius().getAsDouble(), 0)
+              f.said() instanceof OpeningSaid.TemperatureRead read
+                  ? what + " " + figures.temperature(read.celsius(), 0)
                   : what));
     }
     return log;

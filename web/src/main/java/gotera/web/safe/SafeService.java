@@ -5,6 +5,8 @@ import gotera.look.LookState;
 import gotera.pressure.trace.TraceEvent;
 import gotera.safe.Happened;
 import gotera.safe.Opening;
+import gotera.said.DyeSaid;
+import gotera.said.OpeningSaid;
 import gotera.web.circuit.CircuitService;
 import gotera.web.circuit.EngineTypeService;
 import gotera.web.circuit.LeakSite;
@@ -25,8 +27,6 @@ import org.springframework.stereotype.Service;
 /** What happened to a system that bears on opening it, gathered from every feature. */
 @Service
 class SafeService {
-  static final String CHECK = "safe";
-
   private final FindingService findings;
   private final PressureService tests;
   private final CircuitService circuits;
@@ -68,16 +68,16 @@ class SafeService {
 
   Known known(UUID jobId) {
     Instant now = clock.instant();
-    List<Finding> said = findings.of(jobId, CHECK);
+    List<Finding<OpeningSaid>> said = findings.of(jobId, OpeningSaid.class);
     List<Happened> happened = new ArrayList<>();
-    said.forEach(f -> happened(f).ifPresent(happened::add));
+    said.forEach(f -> happened.add(f.said().happened(f.at())));
     circuits.looks(jobId).stream()
         .filter(s -> s.state() == LookState.RUNNING || s.state() == LookState.WARM)
         .map(LeakSite::writtenAt)
         .forEach(at -> happened.add(new Happened.Ran(at)));
-    findings.of(jobId, "dye").stream()
-        .filter(f -> f.saw().equals("ran"))
-        .forEach(f -> happened.add(new Happened.Ran(f.at())));
+    findings.of(jobId, DyeSaid.Ran.class).forEach(f -> happened.add(new Happened.Ran(f.at())));
+    // whatever a line says that nobody can read, it may be that the engine ran
+    findings.unread(jobId).forEach(l -> happened.add(new Happened.Ran(l.at())));
     tests.all(jobId).forEach(t -> pressed(t, now, happened));
     boolean highVoltage = types.features(jobId).drive() == Drive.ELECTRIC;
     Opening opening = Opening.of(happened, highVoltage, now);
@@ -86,23 +86,7 @@ class SafeService {
         celsius(opening, now),
         until(opening, now),
         highVoltage,
-        said.stream().anyMatch(f -> f.saw().equals("qualified")));
-  }
-
-  private static Optional<Happened> happened(Finding f) {
-    return switch (f.saw()) {
-      case "soft" -> Optional.of(new Happened.Squeezed(f.at(), true));
-      case "hard" -> Optional.of(new Happened.Squeezed(f.at(), false));
-      case "vented" -> Optional.of(new Happened.Vented(f.at()));
-      case "ran" -> Optional.of(new Happened.Ran(f.at()));
-      case "qualified" -> Optional.of(new Happened.Qualified(f.at()));
-      case "temperature" ->
-          f.measures().celsius().stream()
-              .<Happened>mapToObj(
-                  c -> new Happened.Measured(f.at(), c, f.measures().ambientCelsius()))
-              .findFirst();
-      default -> Optional.empty();
-    };
+        said.stream().anyMatch(f -> f.said() instanceof OpeningSaid.Qualified));
   }
 
   /** What a test did to the pressure; once it is over its gauge is not read any more. */

@@ -3,6 +3,7 @@ package gotera.web.timer;
 import gotera.timing.Wait;
 import gotera.timing.Wait.Kind;
 import gotera.web.figures.Figures;
+import gotera.web.frame.EachRow;
 import gotera.web.frame.NotFound;
 import gotera.web.history.HistorySource;
 import gotera.web.job.JobChanges;
@@ -97,15 +98,13 @@ public class WaitService implements JobWait, HistorySource {
   /** Waits that nobody has ended, those due first. */
   @Transactional(readOnly = true)
   public List<Shown> open() {
-    return waits.findByEndedAtIsNullOrderByDueAtAsc().stream().map(this::shown).toList();
+    return shown(waits.findByEndedAtIsNullOrderByDueAtAsc());
   }
 
   /** Open waits of a job, those due first. */
   @Transactional(readOnly = true)
   public List<Shown> open(UUID jobId) {
-    return waits.findByJobIdAndEndedAtIsNullOrderByDueAtAsc(jobId).stream()
-        .map(this::shown)
-        .toList();
+    return shown(waits.findByJobIdAndEndedAtIsNullOrderByDueAtAsc(jobId));
   }
 
   /** Open waits of a job of one kind. */
@@ -114,13 +113,25 @@ public class WaitService implements JobWait, HistorySource {
     return open(jobId).stream().filter(w -> w.kind() == kind).toList();
   }
 
+  private List<Shown> shown(List<WaitRecord> records) {
+    return EachRow.of(records, w -> w.id, this::shown, this::broken);
+  }
+
+  /** A wait that cannot be read is there all the same, so that it can be ended. */
+  private Shown broken(WaitRecord w) {
+    long due = w.dueAt.toEpochMilli();
+    String cannot = words.say("wait.broken");
+    return new Shown(
+        w.id, w.jobId, "", Kind.OTHER, cannot, due, false, Figures.moment(w.dueAt), "");
+  }
+
   private Shown shown(WaitRecord w) {
     Wait wait = new Wait(w.begunAt, w.dueAt, Optional.ofNullable(w.endedAt));
     return new Shown(
         w.id,
         w.jobId,
         jobs.require(w.jobId).vehicle().orElse(words.say("job.unnamed")),
-        Worded.of(Kind.class, w.kind).orElse(Kind.OTHER),
+        Worded.of(Kind.class, w.kind).orElseThrow(),
         words.say("wait." + w.kind) + (w.note.isEmpty() ? "" : ": " + w.note),
         w.dueAt.toEpochMilli(),
         wait.at(clock.instant()) == Wait.State.RINGING,

@@ -1,13 +1,11 @@
-package gotera.web.fill;
+package gotera.refill;
 
 import gotera.refill.FillAccount.Entry;
 import gotera.refill.FillAccount.Kind;
-import java.util.Arrays;
-import java.util.Locale;
-import java.util.Optional;
+import gotera.word.Worded;
 
-/** What can be written into the account. */
-enum FillEntryKind {
+/** What can happen to the coolant in a system, as the account keeps it. */
+public enum FillEntryKind implements Worded {
   /** To the brim, with water or a mix. */
   BRIM(Kind.TO_THE_BRIM, true),
   /** Poured in, not to the brim. */
@@ -36,41 +34,40 @@ enum FillEntryKind {
   PUT_BACK(Kind.IN, true);
 
   private final Kind kind;
-  private final boolean in;
+  private final boolean adds;
 
-  FillEntryKind(Kind kind, boolean in) {
+  FillEntryKind(Kind kind, boolean adds) {
     this.kind = kind;
-    this.in = in;
+    this.adds = adds;
   }
 
-  boolean in() {
-    return in;
-  }
-
-  String word() {
-    return name().toLowerCase(Locale.ROOT).replace('_', '-');
+  /** Whether it adds to what is in the system. */
+  public boolean in() {
+    return adds;
   }
 
   /** Whether somebody writes it down here; the others come from tests and readings. */
-  boolean written() {
+  public boolean written() {
     return this != PUSHED_IN && this != DRAWN && this != MEASURED && !guided();
   }
 
   /** Whether what went in has a strength of its own. */
-  boolean strengthMatters() {
+  public boolean strengthMatters() {
     return kind == Kind.IN || kind == Kind.TO_THE_BRIM;
   }
 
   /** Whether it is a step of a guided check, and taken back there. */
-  boolean guided() {
+  public boolean guided() {
     return this == DRAWN_DOWN || this == WATER || this == COOLANT;
   }
 
-  static Optional<FillEntryKind> of(String word) {
-    return Arrays.stream(values()).filter(k -> k.word().equals(word)).findFirst();
-  }
-
-  Entry entry(double millilitres, double strength) {
+  /**
+   * The entry of the account.
+   *
+   * @param millilitres how much (mL), 0 or above
+   * @param strength strength of what went in (1)
+   */
+  public Entry entry(double millilitres, double strength) {
     return new Entry(kind, millilitres, strength);
   }
 }
