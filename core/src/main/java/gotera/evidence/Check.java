@@ -9,7 +9,7 @@ import java.util.List;
  * @param minutes work it costs, with what must come first (min), positive
  * @param outcomes what it can show, one of them for certain
  */
-public record Check(Label label, double minutes, List<Finding> outcomes) {
+public record Check(Label label, double minutes, List<Evidence> outcomes) {
   /** Refuses a check that shows nothing or costs nothing. */
   public Check {
     outcomes = List.copyOf(outcomes);

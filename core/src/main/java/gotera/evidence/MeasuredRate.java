@@ -11,7 +11,7 @@ import java.util.function.BiPredicate;
  * (log10 of mL/min: mean 0, standard deviation 0.7; our judgement, untested), seen through the same
  * noise.
  */
-public final class MeasuredRate implements Finding {
+public final class MeasuredRate implements Evidence {
   private static final double LOG_SD = 0.7;
 
   /** A hundredth may come from anywhere within 1000 mL/min (our judgement, untested). */

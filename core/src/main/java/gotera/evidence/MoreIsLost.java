@@ -6,7 +6,7 @@ import java.util.function.BiPredicate;
  * More is lost than a test measured: then a fault is there that the test did not exercise.
  * One-sided: where no more is lost, nothing follows.
  */
-public final class MoreIsLost implements Finding {
+public final class MoreIsLost implements Evidence {
   /** Below it the two agree: one-sided 95 %. */
   public static final double CRITICAL = 1.645;
 

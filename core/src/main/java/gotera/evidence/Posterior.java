@@ -56,12 +56,12 @@ public final class Posterior {
   }
 
   /** What is known after these findings, in any order. */
-  public static Posterior of(List<Hypothesis> places, List<Finding> findings) {
+  public static Posterior of(List<Hypothesis> places, List<Evidence> findings) {
     return Weighing.of(places, findings).all();
   }
 
   /** What is known once this is found too: the probability of one place. */
-  public double marginal(String place, Finding found) {
+  public double marginal(String place, Evidence found) {
     return with(worlds.effect(found), false)[worlds.number(place)];
   }
 
@@ -112,7 +112,7 @@ public final class Posterior {
    *
    * @param finding what it would see
    */
-  public double chance(Finding finding) {
+  public double chance(Evidence finding) {
     Effect effect = worlds.effect(finding);
     double sum = 1;
     for (int i = 0; i < effect.moved().length; i++) {
@@ -126,10 +126,10 @@ public final class Posterior {
    *
    * @param outcomes what it can show, one of them for certain
    */
-  public double gain(List<Finding> outcomes) {
+  public double gain(List<Evidence> outcomes) {
     double after = 0;
     double[] more = new double[sets.length];
-    for (Finding outcome : outcomes) {
+    for (Evidence outcome : outcomes) {
       after += expected(worlds.effect(outcome), more);
     }
     return Math.max(0, entropy() - after);
@@ -180,20 +180,20 @@ public final class Posterior {
   /**
    * How much a finding moved a place.
    *
-   * @param finding its name
+   * @param label its name
    * @param logRatio natural logarithm of the factor on the place's odds; above zero it speaks for
    *     the place
    */
-  public record Reason(Label finding, double logRatio) {}
+  public record Reason(Label label, double logRatio) {}
 
   /** The findings that moved a place, those that moved it most first. */
   public static List<Reason> reasons(
-      List<Hypothesis> places, List<Finding> findings, String place) {
+      List<Hypothesis> places, List<Evidence> findings, String place) {
     return Weighing.of(places, findings).reasons(place);
   }
 
   /** Lowest and highest probability of a place when its prior is halved and doubled. */
-  public static double[] range(List<Hypothesis> places, List<Finding> findings, String place) {
+  public static double[] range(List<Hypothesis> places, List<Evidence> findings, String place) {
     double[] range = new double[2];
     for (int k = 0; k < 2; k++) {
       double factor = k == 0 ? 0.5 : 2;

@@ -6,17 +6,17 @@ import java.util.List;
 import java.util.stream.IntStream;
 
 /**
- * Findings weighed together and each left out in turn, so that it can be told what each of them
+ * Evidence weighed together and each left out in turn, so that it can be told what each of them
  * moved. What a finding does to the worlds is reckoned once.
  *
  * @param findings the findings
  * @param all what is known from all of them
  * @param without probabilities of the places without each of them, in their order
  */
-public record Weighing(List<Finding> findings, Posterior all, List<double[]> without) {
+public record Weighing(List<Evidence> findings, Posterior all, List<double[]> without) {
 
   /** Weighs findings of places. */
-  public static Weighing of(List<Hypothesis> places, List<Finding> findings) {
+  public static Weighing of(List<Hypothesis> places, List<Evidence> findings) {
     Worlds worlds = new Worlds(places);
     double[] log = worlds.prior();
     for (int k = 0; k < log.length; k++) {

@@ -133,7 +133,7 @@ final class Worlds {
   }
 
   /** What a finding does to the worlds. */
-  Effect effect(Finding finding) {
+  Effect effect(Evidence finding) {
     double none = finding.none();
     double[] one = new double[faults.size()];
     boolean[] moves = new boolean[faults.size()];

@@ -1,7 +1,7 @@
 /**
  * From findings to suspects: one binary fault for each place, and what is known after each finding.
  *
- * <p>Not here: the checks. Each check states what it saw as a {@link gotera.evidence.Finding}.
+ * <p>Not here: the checks. Each check states what it saw as a {@link gotera.evidence.Evidence}.
  */
 @NullMarked
 package gotera.evidence;

@@ -1,8 +1,7 @@
 package gotera.suspects;
 
-import gotera.evidence.Finding;
+import gotera.evidence.Evidence;
 import gotera.evidence.Hypothesis;
-import gotera.evidence.Label;
 import gotera.evidence.Posterior;
 import gotera.evidence.Weighing;
 import gotera.suspects.Flag.Kind;
@@ -61,11 +60,11 @@ public record Assessment(
    * What is left to be explained once the places whose flow was measured are known to leak: their
    * own looks are used up, and what they cause needs no other place.
    */
-  private static List<Finding> rest(Case of, Set<String> measured) {
-    List<Finding> rest = new ArrayList<>();
-    for (Finding f : Findings.of(of)) {
-      if (!(f instanceof Finding.AtPlace at && measured.contains(at.place()))) {
-        Finding given = f;
+  private static List<Evidence> rest(Case of, Set<String> measured) {
+    List<Evidence> rest = new ArrayList<>();
+    for (Evidence f : CaseEvidence.of(of)) {
+      if (!(f instanceof Evidence.AtPlace at && measured.contains(at.place()))) {
+        Evidence given = f;
         for (String place : measured) {
           given = given.given(place);
         }
@@ -93,12 +92,13 @@ public record Assessment(
 
   /** A place whose flow was counted, by its own looks alone. */
   private static Suspect measured(Case of, PlaceFacts place) {
-    List<Finding> own =
-        Findings.of(of).stream()
-            .filter(f -> f instanceof Finding.AtPlace at && at.place().equals(place.place()))
+    List<Evidence> own =
+        CaseEvidence.of(of).stream()
+            .filter(f -> f instanceof Evidence.AtPlace at && at.place().equals(place.place()))
             .toList();
-    List<Finding> all = new ArrayList<>(own);
-    all.add(Case.VOCABULARY.check("count-drops").at(new Label("counted", place.place()), true));
+    List<Evidence> all = new ArrayList<>(own);
+    Clue counted = new Clue.Seen(Clue.Sighting.COUNTED, place.place());
+    all.add(Case.VOCABULARY.check("count-drops").at(counted, place.place(), true));
     Weighing weighing = Weighing.of(List.of(place.hypothesis()), all);
     return new Suspect(
         place.place(), weighing.all().marginal(place.place()), reasons(weighing, place.place()));
@@ -118,7 +118,7 @@ public record Assessment(
 
   /** Whether the next thing to do is the repair. */
   public boolean repairComesNext() {
-    return next.stream().findFirst().filter(p -> p.what().kind().equals("repair")).isPresent();
+    return next.stream().findFirst().filter(p -> p.what().is(Action.Whole.REPAIR)).isPresent();
   }
 
   /** Probability that nothing leaks. */

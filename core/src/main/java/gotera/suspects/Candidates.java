@@ -1,7 +1,6 @@
 package gotera.suspects;
 
 import gotera.evidence.Check;
-import gotera.evidence.Label;
 import gotera.evidence.Posterior;
 import gotera.look.LookState;
 import gotera.look.Sight;
@@ -20,21 +19,6 @@ import java.util.Set;
  * offered in that state again.
  */
 final class Candidates {
-  /** A look. */
-  static final String LOOK = "look";
-
-  /** A look at a place that was dried before. */
-  static final String DRIED = "dry-and-look";
-
-  /** A hold. */
-  static final String TEST = "pressure-test";
-
-  /** Dye. */
-  static final String DYE = "dye";
-
-  /** Combustion gas. */
-  static final String GAS = "combustion-gas";
-
   private static final Vocabulary VOCABULARY = Vocabulary.published();
 
   private final Case of;
@@ -46,19 +30,12 @@ final class Candidates {
   /**
    * A check that can be made.
    *
+   * @param what what it is
    * @param check what it can show and costs
    * @param first what must come first
    * @param settles places it is about
    */
-  record Candidate(Check check, List<First> first, List<String> settles) {
-    String kind() {
-      return check.label().kind();
-    }
-
-    String state() {
-      return check.label().state();
-    }
-  }
+  record Candidate(Action what, Check check, List<First> first, List<String> settles) {}
 
   private Candidates(Case of, Posterior known) {
     this.of = of;
@@ -82,8 +59,8 @@ final class Candidates {
     Set<String> hidden = of.hidden();
     Set<String> unclear = unclear();
     for (PlaceFacts p : of.open()) {
-      boolean seen = !p.inside() && !hidden.contains(p.place());
-      if (seen && !p.place().startsWith("elsewhere.") && !cutOff(of, p.place())) {
+      boolean seen = p.kind() != PlaceKind.INSIDE && !hidden.contains(p.place());
+      if (seen && p.kind() != PlaceKind.ELSEWHERE && !cutOff(of, p.place())) {
         for (LookState s : states()) {
           look(p, s, unclear.contains(p.place()));
         }
@@ -118,17 +95,20 @@ final class Candidates {
     if (dried) {
       first.add(First.DRY);
     }
+    Action.Look look = new Action.Look(p.place(), s, dried);
     double minutes =
-        Preparation.minutes(first) + p.access().all() + (dried ? VOCABULARY.minutes(DRIED) : 0);
-    Label label = new Label(dried ? DRIED : LOOK, p.place(), s.word());
+        Preparation.minutes(first)
+            + p.access().all()
+            + (dried ? VOCABULARY.minutes(look.word()) : 0);
     all.add(
         new Candidate(
+            look,
             new Check(
-                label,
+                look,
                 minutes,
                 List.of(
-                    Findings.look(of, p.place(), s, true, dried),
-                    Findings.look(of, p.place(), s, false, dried))),
+                    CaseEvidence.look(of, p.place(), s, true, dried),
+                    CaseEvidence.look(of, p.place(), s, false, dried))),
             first,
             List.of(p.place())));
   }

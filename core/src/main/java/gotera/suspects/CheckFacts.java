@@ -1,6 +1,6 @@
 package gotera.suspects;
 
-import gotera.evidence.Finding;
+import gotera.evidence.Evidence;
 import gotera.evidence.Label;
 
 /**
@@ -12,7 +12,7 @@ import gotera.evidence.Label;
  */
 public record CheckFacts(String check, double sees, double falseAlarm) {
   /** What the check says about a place. */
-  Finding at(Label label, boolean seen) {
-    return new Finding.AtPlace(label, label.at(), seen, sees, falseAlarm);
+  Evidence at(Label label, String place, boolean seen) {
+    return new Evidence.AtPlace(label, place, seen, sees, falseAlarm);
   }
 }

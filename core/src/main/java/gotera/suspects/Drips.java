@@ -2,8 +2,7 @@ package gotera.suspects;
 
 import gotera.circuit.DripSpot;
 import gotera.circuit.DripTrace;
-import gotera.evidence.Finding;
-import gotera.evidence.Label;
+import gotera.evidence.Evidence;
 import gotera.evidence.Mode;
 import gotera.look.LookState;
 import gotera.suspects.Observation.Dripped;
@@ -41,26 +40,22 @@ final class Drips {
     return located;
   }
 
-  static List<Finding> of(Case of, Scoped pressed) {
+  static List<Evidence> of(Case of, Scoped pressed) {
     return located(of).stream().map(d -> finding(of, d, pressed)).toList();
   }
 
-  private static Finding finding(Case of, Dripped drip, Scoped pressed) {
+  private static Evidence finding(Case of, Dripped drip, Scoped pressed) {
     DripTrace trace = DripTrace.of(of.circuit(), drip.spot(), drip.running());
     Map<String, Double> causes = new HashMap<>(trace.feeds());
     if (drip.state() == LookState.PRESSED) {
       causes.keySet().removeAll(pressed.out());
     }
-    causes.put("elsewhere." + drip.spot().region(), FROM_ELSEWHERE);
+    causes.put(Case.VOCABULARY.elsewhere(drip.spot().region()), FROM_ELSEWHERE);
     Map<Mode, Double> acts = new EnumMap<>(Mode.class);
     Case.VOCABULARY
         .acts(drip.state())
         .forEach((mode, factor) -> acts.put(mode, Math.min(1, factor)));
-    return new Finding.InRegion(
-        new Label("drip", drip.spot().word(), drip.state().word()),
-        true,
-        causes,
-        acts,
-        DripTrace.FALSE_ALARM);
+    return new Evidence.InRegion(
+        new Clue.Drip(drip.spot(), drip.state()), true, causes, acts, DripTrace.FALSE_ALARM);
   }
 }

@@ -1,23 +1,30 @@
 package gotera.suspects;
 
 import gotera.word.Worded;
+import java.util.List;
 
 /**
  * A rule of the trade that applies to a job (the rules: common practice, no source).
  *
  * @param kind the rule
- * @param about what it is about; empty where it needs no more
- * @param days how long ago (d); 0 where nothing is
+ * @param part the part it is about, as it was called; empty where it is about none
+ * @param days how long ago that was renewed (d); 0 where nothing was
+ * @param unmet words of the conditions that were not met, where a check does not count
  */
-public record Flag(Kind kind, String about, double days) {
-  /** A rule without more. */
-  static Flag of(Kind kind) {
-    return new Flag(kind, "", 0);
+public record Flag(Kind kind, String part, double days, List<String> unmet) {
+  /** Keeps its own copy. */
+  public Flag {
+    unmet = List.copyOf(unmet);
   }
 
-  /** A rule about something. */
-  static Flag of(Kind kind, String about) {
-    return new Flag(kind, about, 0);
+  /** A rule without more. */
+  static Flag of(Kind kind) {
+    return new Flag(kind, "", 0, List.of());
+  }
+
+  /** A check that does not count, and why. */
+  static Flag doesNotCount(Kind kind, List<String> unmet) {
+    return new Flag(kind, "", 0, unmet);
   }
 
   /** How long ago in whole weeks. */
@@ -27,6 +34,7 @@ public record Flag(Kind kind, String about, double days) {
 
   /** As files write it. */
   public String word() {
+    String about = unmet.isEmpty() ? part : String.join(",", unmet);
     return about.isEmpty() ? kind.word() : kind.word() + ":" + about;
   }
 

@@ -1,11 +1,12 @@
 package gotera.suspects;
 
 import gotera.evidence.Check;
-import gotera.evidence.Finding;
-import gotera.evidence.Label;
+import gotera.evidence.Evidence;
 import gotera.evidence.Posterior;
 import gotera.look.LookState;
 import gotera.pressure.verdict.VerdictKind;
+import gotera.suspects.Action.OfTheWhole;
+import gotera.suspects.Action.Whole;
 import gotera.suspects.Candidates.Candidate;
 import gotera.suspects.Flag.Kind;
 import gotera.suspects.Observation.Looked;
@@ -45,9 +46,6 @@ final class NextSteps {
    */
   private static final double WORTH_ITS_WALK = 0.15;
 
-  private static final Set<String> INSIDE =
-      Set.of("cylinder", "combustion-gas", "bubbles", "fluid");
-
   private final Case of;
   private final Posterior known;
   private final Set<Kind> flags;
@@ -85,12 +83,12 @@ final class NextSteps {
   }
 
   private static Proposal repair() {
-    return new Proposal(Label.of("repair"), 0, 0, List.of(), List.of(), Why.FOUND);
+    return new Proposal(new OfTheWhole(Whole.REPAIR), 0, 0, List.of(), List.of(), Why.FOUND);
   }
 
   private Proposal proposal(Candidate c) {
     return new Proposal(
-        c.check().label(),
+        c.what(),
         c.check().minutes(),
         c.check().gain(known),
         c.first(),
@@ -100,7 +98,7 @@ final class NextSteps {
 
   private Optional<Proposal> first() {
     if (flags.contains(Kind.GAS_CHECK_FIRST)) {
-      return best(p -> p.kind().equals(Candidates.GAS), Why.SAME_PART);
+      return best(p -> p.is(Whole.COMBUSTION_GAS), Why.SAME_PART);
     }
     return certain().or(this::again).or(this::byFlag).or(this::byTrace);
   }
@@ -108,28 +106,28 @@ final class NextSteps {
   /** A check that did not count is made again; a first pool is emptied and waited for anew. */
   private Optional<Proposal> again() {
     if (flags.contains(Kind.COMBUSTION_GAS_DOES_NOT_COUNT)) {
-      return best(p -> p.kind().equals(Candidates.GAS), Why.AGAIN);
+      return best(p -> p.is(Whole.COMBUSTION_GAS), Why.AGAIN);
     }
     if (flags.contains(Kind.BUBBLES_DO_NOT_COUNT)) {
-      return best(p -> p.kind().equals("bubbles"), Why.AGAIN);
+      return best(p -> p.is(Whole.BUBBLES), Why.AGAIN);
     }
     return flags.contains(Kind.POOLED_FOR_WEEKS)
-        ? best(p -> p.kind().equals("cylinder"), Why.SECOND_AMOUNT)
+        ? best(p -> p.is(Whole.CYLINDER), Why.SECOND_AMOUNT)
         : Optional.empty();
   }
 
   private Optional<Proposal> byFlag() {
     if (flags.contains(Kind.FALLS_AND_DRY_OUTSIDE)) {
-      return best(p -> INSIDE.contains(p.kind()), Why.INSIDE);
+      return best(Action::inside, Why.INSIDE);
     }
     if (flags.contains(Kind.GROSS_LEAK)) {
-      return best(p -> look(p) && p.state().equals(LookState.PRESSED.word()), Why.TELLS_MOST);
+      return best(p -> look(p) && in(p, LookState.PRESSED), Why.TELLS_MOST);
     }
     if (OtherCandidates.partLeftOut(of)) {
-      return best(p -> p.kind().equals(Candidates.TEST), Why.NOT_IN_THE_TEST);
+      return best(p -> p.is(Whole.PRESSURE_TEST), Why.NOT_IN_THE_TEST);
     }
     if (flags.contains(Kind.NOTHING_FOUND)) {
-      return best(p -> p.kind().equals(Candidates.DYE), Why.NOTHING_SEEN);
+      return best(p -> p.is(Whole.DYE), Why.NOTHING_SEEN);
     }
     return flags.contains(Kind.STEADY_YET_LOST) ? steady() : Optional.empty();
   }
@@ -140,38 +138,39 @@ final class NextSteps {
   }
 
   /** The best check of its kind at the likeliest place that has one. */
-  private Optional<Proposal> likeliest(Predicate<Label> which, Why why) {
+  private Optional<Proposal> likeliest(Predicate<Action> which, Why why) {
     return known.suspects().stream()
         .filter(s -> s.probability() >= WORTH_A_LOOK)
-        .flatMap(s -> best(p -> p.at().equals(s.place()) && which.test(p), why).stream())
+        .flatMap(
+            s ->
+                best(p -> p.place().filter(s.place()::equals).isPresent() && which.test(p), why)
+                    .stream())
         .findFirst();
   }
 
   /** While it runs, or what the tester replaced; parked where only that was told. */
-  private boolean ofSteady(Label what) {
+  private boolean ofSteady(Action what) {
     Set<String> signs = Signs.counting(of);
     boolean parked =
         signs.contains("puddle-overnight")
             && !signs.contains("loss-while-running")
             && !signs.contains("loss-after-drive");
-    boolean then =
-        what.state().equals(LookState.RUNNING.word())
-            || parked && what.state().equals(LookState.PARKED.word());
-    return look(what) && then || what.kind().equals("cap-test");
+    boolean then = in(what, LookState.RUNNING) || parked && in(what, LookState.PARKED);
+    return look(what) && then || what instanceof Action.TryCap;
   }
 
   /** Where the inside is suspected most, what tells of that place; its rate, once it was wet. */
   private Optional<Proposal> inside() {
     boolean wet = of.counting(Checked.InCylinder.class).stream().anyMatch(c -> c.wet());
-    Optional<Proposal> test = best(p -> p.kind().equals(Candidates.TEST), Why.BALANCE);
+    Optional<Proposal> test = best(p -> p.is(Whole.PRESSURE_TEST), Why.BALANCE);
     if (wet && test.isPresent()) {
       return test;
     }
     Posterior.Suspect top = known.suspects().get(0);
-    boolean suspected = top.place().startsWith("inside.") && top.probability() >= UNKNOWN;
+    boolean suspected = isInside(top.place()) && top.probability() >= UNKNOWN;
     return suspected
         ? ranked.stream()
-            .filter(p -> INSIDE.contains(p.what().kind()) && p.settles().contains(top.place()))
+            .filter(p -> p.what().inside() && p.settles().contains(top.place()))
             .findFirst()
             .map(p -> p.because(Why.INSIDE))
         : Optional.empty();
@@ -188,15 +187,19 @@ final class NextSteps {
     }
     boolean unknown = known.suspects().stream().noneMatch(s -> s.probability() >= UNKNOWN);
     return unknown || Signs.groundHides(of)
-        ? best(p -> p.kind().equals(Candidates.TEST), Why.UNKNOWN_PLACE)
+        ? best(p -> p.is(Whole.PRESSURE_TEST), Why.UNKNOWN_PLACE)
         : Optional.empty();
   }
 
-  private static boolean look(Label what) {
-    return what.kind().equals(Candidates.LOOK) || what.kind().equals(Candidates.DRIED);
+  private static boolean look(Action what) {
+    return what instanceof Action.Look;
   }
 
-  private Optional<Proposal> best(Predicate<Label> which, Why why) {
+  private static boolean in(Action what, LookState state) {
+    return what.state().filter(s -> s == state).isPresent();
+  }
+
+  private Optional<Proposal> best(Predicate<Action> which, Why why) {
     return ranked.stream().filter(p -> which.test(p.what())).findFirst().map(p -> p.because(why));
   }
 
@@ -205,7 +208,7 @@ final class NextSteps {
     Set<String> measured = of.measured();
     Optional<Posterior.Suspect> top =
         known.suspects().stream()
-            .filter(s -> !measured.contains(s.place()) && !s.place().startsWith("elsewhere."))
+            .filter(s -> !measured.contains(s.place()) && !isElsewhere(s.place()))
             .findFirst()
             .filter(s -> s.probability() >= CERTAIN || beadAt(s.place()));
     if (top.isEmpty()) {
@@ -220,10 +223,18 @@ final class NextSteps {
         refuting(place, top.get().probability()).map(p -> p.because(Why.REFUTE)).orElse(otherwise));
   }
 
+  private static boolean isInside(String place) {
+    return Case.VOCABULARY.facts(place).kind() == PlaceKind.INSIDE;
+  }
+
+  private static boolean isElsewhere(String place) {
+    return Case.VOCABULARY.facts(place).kind() == PlaceKind.ELSEWHERE;
+  }
+
   /** Of the inside no check alone condemns a head: another kind of it comes first. */
   private Optional<Proposal> oneCheckAlone(String place) {
-    return place.startsWith("inside.") && InsideSeen.of(of).kinds() < 2
-        ? best(p -> INSIDE.contains(p.kind()), Why.ONE_ALONE)
+    return isInside(place) && InsideSeen.of(of).kinds() < 2
+        ? best(Action::inside, Why.ONE_ALONE)
         : Optional.empty();
   }
 
@@ -242,13 +253,9 @@ final class NextSteps {
   }
 
   private static Proposal countDrops(String place) {
+    Action count = new Action.CountDrops(place);
     return new Proposal(
-        new Label("count-drops", place),
-        Case.VOCABULARY.minutes("count-drops"),
-        0,
-        List.of(),
-        List.of(place),
-        Why.BALANCE);
+        count, Case.VOCABULARY.minutes(count.word()), 0, List.of(), List.of(place), Why.BALANCE);
   }
 
   /** The cheapest check of which an outcome would lower the odds of a place by much. */
@@ -257,13 +264,13 @@ final class NextSteps {
         .filter(c -> c.settles().contains(place) && refutes(c.check(), place, p))
         .min(
             Comparator.comparingDouble((Candidate c) -> c.check().minutes())
-                .thenComparing(c -> c.kind().equals(Candidates.DRIED) ? 0 : 1))
+                .thenComparing(c -> c.what() instanceof Action.Look l && l.dried() ? 0 : 1))
         .map(this::proposal);
   }
 
   private boolean refutes(Check check, String place, double p) {
     double now = p / (1 - p);
-    for (Finding outcome : check.outcomes()) {
+    for (Evidence outcome : check.outcomes()) {
       double then = known.marginal(place, outcome);
       if (then / (1 - then) < REFUTES * now) {
         return true;

@@ -2,11 +2,12 @@ package gotera.suspects;
 
 import gotera.circuit.Circuit.Joint;
 import gotera.evidence.Check;
-import gotera.evidence.Finding;
-import gotera.evidence.Label;
+import gotera.evidence.Evidence;
 import gotera.evidence.Mode;
 import gotera.evidence.Posterior;
 import gotera.look.LookState;
+import gotera.suspects.Action.OfTheWhole;
+import gotera.suspects.Action.Whole;
 import gotera.suspects.Candidates.Candidate;
 import gotera.suspects.Checked.Bubbled;
 import gotera.suspects.Checked.Fluid;
@@ -62,7 +63,7 @@ final class OtherCandidates {
       return;
     }
     Scoped scoped = Scoped.of(of.circuit(), of.now(), Scope.of(Candidates.loop(of)));
-    CheckFacts facts = VOCABULARY.check(Candidates.TEST);
+    CheckFacts facts = VOCABULARY.check(Whole.PRESSURE_TEST.word());
     Map<String, Double> causes = new HashMap<>();
     of.open().stream()
         .filter(p -> !scoped.out().contains(p.place()))
@@ -70,10 +71,10 @@ final class OtherCandidates {
     Map<Mode, Double> acts = new EnumMap<>(Mode.class);
     scoped.acts().forEach((mode, factor) -> acts.put(mode, factor >= 1 ? 1.0 : 0));
     add(
-        Label.of(Candidates.TEST),
-        VOCABULARY.minutes(Candidates.TEST),
+        new OfTheWhole(Whole.PRESSURE_TEST),
+        VOCABULARY.minutes(Whole.PRESSURE_TEST.word()),
         preparation.before(LookState.PRESSED),
-        new RegionFacts(Candidates.TEST, causes, acts, facts.falseAlarm()));
+        new RegionFacts(Whole.PRESSURE_TEST.word(), causes, acts, facts.falseAlarm()));
   }
 
   /** Whether the last hold left something out that is not cut off for good. */
@@ -88,7 +89,7 @@ final class OtherCandidates {
         .isPresent();
   }
 
-  private void add(Label label, double minutes, List<First> first, RegionFacts facts) {
+  private void add(Action label, double minutes, List<First> first, RegionFacts facts) {
     List<String> settles =
         facts.causes().keySet().stream()
             .filter(c -> of.open().stream().anyMatch(p -> p.place().equals(c)))
@@ -101,10 +102,11 @@ final class OtherCandidates {
     if (!settles.isEmpty()) {
       all.add(
           new Candidate(
+              label,
               new Check(
                   label,
                   Preparation.minutes(first) + minutes,
-                  List.of(facts.finding(label, true), facts.finding(label, false))),
+                  List.of(facts.evidence(label, true), facts.evidence(label, false))),
               first,
               settles));
     }
@@ -128,13 +130,13 @@ final class OtherCandidates {
     if (!of.counting(Scanned.class).isEmpty() || !lookedFor()) {
       return;
     }
-    CheckFacts facts = VOCABULARY.check(Candidates.DYE);
+    CheckFacts facts = VOCABULARY.check(Whole.DYE.word());
     Map<String, Double> shows = new HashMap<>();
     of.circuit().joints().stream()
         .map(Joint::code)
         .filter(j -> !Candidates.cutOff(of, j))
         .forEach(j -> shows.put(j, facts.sees()));
-    Label label = Label.of(Candidates.DYE);
+    Action label = new OfTheWhole(Whole.DYE);
     List<String> likely =
         known.suspects().stream()
             .map(Posterior.Suspect::place)
@@ -144,15 +146,16 @@ final class OtherCandidates {
     Set<String> others = new HashSet<>(shows.keySet());
     likely.forEach(others::remove);
     double each = facts.falseAlarm() / shows.size();
-    List<Finding> outcomes = new ArrayList<>();
-    outcomes.add(new Finding.Shown(label, Set.of(), shows, facts.falseAlarm()));
-    likely.forEach(p -> outcomes.add(new Finding.Shown(label, Set.of(p), shows, each)));
+    List<Evidence> outcomes = new ArrayList<>();
+    outcomes.add(new Evidence.Shown(label, Set.of(), shows, facts.falseAlarm()));
+    likely.forEach(p -> outcomes.add(new Evidence.Shown(label, Set.of(p), shows, each)));
     if (!others.isEmpty()) {
-      outcomes.add(new Finding.Shown(label, others, shows, each * others.size()));
+      outcomes.add(new Evidence.Shown(label, others, shows, each * others.size()));
     }
     all.add(
         new Candidate(
-            new Check(label, VOCABULARY.minutes(Candidates.DYE), outcomes),
+            label,
+            new Check(label, VOCABULARY.minutes(Whole.DYE.word()), outcomes),
             List.of(),
             known.suspects().stream()
                 .map(Posterior.Suspect::place)
@@ -166,19 +169,19 @@ final class OtherCandidates {
       return;
     }
     if (of.counting(GasChecked.class).stream().noneMatch(g -> g.notCounted().isEmpty())) {
-      result(Candidates.GAS, "gas", preparation.before(LookState.RUNNING));
+      result(Whole.COMBUSTION_GAS, "gas", preparation.before(LookState.RUNNING));
     }
     if (of.counting(Bubbled.class).stream().noneMatch(b -> b.notCounted().isEmpty())) {
-      result("bubbles", "gas-bubbles", preparation.before(LookState.RUNNING));
+      result(Whole.BUBBLES, "gas-bubbles", preparation.before(LookState.RUNNING));
     }
     List<InCylinder> cylinders = of.counting(InCylinder.class);
     if (cylinders.stream().allMatch(InCylinder::pooled)) {
-      result("cylinder", "wet-cylinder", preparation.before(LookState.PRESSED));
+      result(Whole.CYLINDER, "wet-cylinder", preparation.before(LookState.PRESSED));
     }
   }
 
-  private void result(String check, String facts, List<First> first) {
-    add(Label.of(check), VOCABULARY.minutes(check), first, VOCABULARY.result(facts));
+  private void result(Whole check, String facts, List<First> first) {
+    add(new OfTheWhole(check), VOCABULARY.minutes(check.word()), first, VOCABULARY.result(facts));
   }
 
   private void fluids() {
@@ -197,7 +200,7 @@ final class OtherCandidates {
               default -> "dipstick-emulsion";
             };
         add(
-            new Label("fluid", fluid.word()),
+            new Action.LookAtFluid(fluid),
             VOCABULARY.minutes("fluid"),
             List.of(),
             VOCABULARY.result(facts));
@@ -207,16 +210,18 @@ final class OtherCandidates {
 
   private void cap() {
     CheckFacts facts = VOCABULARY.check("cap-test");
-    Label label = new Label("cap-test", "cap.neck");
-    if (of.open().stream().anyMatch(p -> p.place().equals("cap.neck"))) {
+    String place = "cap.neck";
+    Action label = new Action.TryCap(place);
+    if (of.open().stream().anyMatch(p -> p.place().equals(place))) {
       all.add(
           new Candidate(
+              label,
               new Check(
                   label,
                   VOCABULARY.minutes("cap-test"),
-                  List.of(facts.at(label, true), facts.at(label, false))),
+                  List.of(facts.at(label, place, true), facts.at(label, place, false))),
               List.of(),
-              List.of("cap.neck")));
+              List.of(place)));
     }
   }
 }

@@ -19,7 +19,7 @@ record Outside(double dry) {
     List<PlaceFacts> shows =
         of.places().stream()
             .filter(p -> !p.inside() && !hidden.contains(p.place()))
-            .filter(p -> !p.place().startsWith("elsewhere.") && !without.contains(p.place()))
+            .filter(p -> p.kind() != PlaceKind.ELSEWHERE && !without.contains(p.place()))
             .filter(p -> p.seen().in(state) > SEEN)
             .toList();
     List<String> dry =

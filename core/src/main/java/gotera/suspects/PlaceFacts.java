@@ -14,7 +14,7 @@ import java.util.Map;
  * @param seen probability of seeing it wet where it leaks
  * @param falseAlarm probability of seeing it wet where nothing leaks
  * @param access what it costs to look at it
- * @param inside whether nothing of it shows outside
+ * @param kind what kind of place it is
  */
 public record PlaceFacts(
     String place,
@@ -23,7 +23,7 @@ public record PlaceFacts(
     Seen seen,
     double falseAlarm,
     Access access,
-    boolean inside) {
+    PlaceKind kind) {
   /** Keeps its own copy. */
   public PlaceFacts {
     modes = Map.copyOf(modes);
@@ -61,6 +61,11 @@ public record PlaceFacts(
     }
   }
 
+  /** Whether nothing of it shows outside. */
+  public boolean inside() {
+    return kind == PlaceKind.INSIDE;
+  }
+
   /** As something that may be so. */
   Hypothesis hypothesis() {
     return new Hypothesis(place, prior, modes);
@@ -68,12 +73,12 @@ public record PlaceFacts(
 
   /** The same facts for a place of another name. */
   PlaceFacts named(String other) {
-    return new PlaceFacts(other, prior, modes, seen, falseAlarm, access, inside);
+    return new PlaceFacts(other, prior, modes, seen, falseAlarm, access, kind);
   }
 
   /** The same facts with other odds beforehand: {@code factor} times as many faults. */
   PlaceFacts likelier(double factor) {
     double odds = factor * prior / (1 - prior);
-    return new PlaceFacts(place, odds / (1 + odds), modes, seen, falseAlarm, access, inside);
+    return new PlaceFacts(place, odds / (1 + odds), modes, seen, falseAlarm, access, kind);
   }
 }

@@ -1,6 +1,5 @@
 package gotera.suspects;
 
-import gotera.evidence.Label;
 import gotera.word.Worded;
 import java.util.List;
 
@@ -16,7 +15,7 @@ import java.util.List;
  * @param why the reason it comes first, where that is another than its bits
  */
 public record Proposal(
-    Label what, double minutes, double bits, List<First> first, List<String> settles, Why why) {
+    Action what, double minutes, double bits, List<First> first, List<String> settles, Why why) {
   /** Keeps its own copies. */
   public Proposal {
     first = List.copyOf(first);

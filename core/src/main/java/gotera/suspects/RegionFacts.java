@@ -1,6 +1,6 @@
 package gotera.suspects;
 
-import gotera.evidence.Finding;
+import gotera.evidence.Evidence;
 import gotera.evidence.Label;
 import gotera.evidence.Mode;
 import java.util.Map;
@@ -22,8 +22,8 @@ public record RegionFacts(
   }
 
   /** That it was there, or that it was looked for and was not. */
-  Finding finding(Label label, boolean seen) {
-    return new Finding.InRegion(label, seen, causes, acts, falseAlarm);
+  Evidence evidence(Label label, boolean seen) {
+    return new Evidence.InRegion(label, seen, causes, acts, falseAlarm);
   }
 
   /** The same seen in another way: what it says of when the faults act is taken from there. */

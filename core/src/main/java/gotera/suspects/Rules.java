@@ -80,7 +80,7 @@ final class Rules {
       if (o instanceof Replaced r && r.daysAgo() <= Case.SOON && burns && !checked) {
         Set<String> parts = new HashSet<>(Case.VOCABULARY.found("part", r.part()));
         if (suspected(parts)) {
-          flags.add(new Flag(Kind.GAS_CHECK_FIRST, r.part(), r.daysAgo()));
+          flags.add(new Flag(Kind.GAS_CHECK_FIRST, r.part(), r.daysAgo(), List.of()));
         }
       }
     }
@@ -100,12 +100,12 @@ final class Rules {
   private void doNotCount() {
     of.counting(GasChecked.class).stream()
         .filter(g -> !g.notCounted().isEmpty())
-        .map(g -> String.join(",", g.notCounted()))
-        .forEach(c -> flags.add(Flag.of(Kind.COMBUSTION_GAS_DOES_NOT_COUNT, c)));
+        .map(g -> Flag.doesNotCount(Kind.COMBUSTION_GAS_DOES_NOT_COUNT, g.notCounted()))
+        .forEach(flags::add);
     of.counting(Bubbled.class).stream()
         .filter(b -> !b.notCounted().isEmpty())
-        .map(b -> String.join(",", b.notCounted()))
-        .forEach(c -> flags.add(Flag.of(Kind.BUBBLES_DO_NOT_COUNT, c)));
+        .map(b -> Flag.doesNotCount(Kind.BUBBLES_DO_NOT_COUNT, b.notCounted()))
+        .forEach(flags::add);
   }
 
   private void holds() {

@@ -1,7 +1,6 @@
 package gotera.suspects;
 
-import gotera.evidence.Finding;
-import gotera.evidence.Label;
+import gotera.evidence.Evidence;
 import gotera.look.LookState;
 import gotera.suspects.Checked.Bubbled;
 import gotera.suspects.Checked.FluidSeen;
@@ -88,20 +87,23 @@ final class Signs {
     return of.newest(Told.Loss.class).isPresent() || told(of).stream().anyMatch(LOST::contains);
   }
 
-  static List<Finding> of(Case of) {
+  static List<Evidence> of(Case of) {
     Set<String> counting = counting(of);
-    List<Finding> findings = new ArrayList<>();
+    List<Evidence> findings = new ArrayList<>();
     for (String sign : counting) {
       RegionFacts facts = Case.VOCABULARY.sign(sign).orElseThrow();
       // a drip told without its time is that of the puddle in the morning
       boolean parked = outside(sign) && told(of).contains("puddle-overnight");
       findings.add(
           (parked ? facts.acting(Case.VOCABULARY.acts("told-parked")) : facts)
-              .finding(Label.of(sign), true));
+              .evidence(new Clue.Told(sign), true));
     }
     Optional<Told.Loss> loss = of.newest(Told.Loss.class);
     if (loss.isPresent() && counting.stream().noneMatch(LOST::contains)) {
-      findings.add(Case.VOCABULARY.result("lost-at-all").finding(Label.of("lost-at-all"), true));
+      findings.add(
+          Case.VOCABULARY
+              .result("lost-at-all")
+              .evidence(new Clue.Result(Clue.Showed.LOST_AT_ALL), true));
     }
     return findings;
   }

@@ -5,7 +5,7 @@ import gotera.circuit.CircuitBuilder;
 import gotera.circuit.CircuitPresets;
 import gotera.combustion.GasColour;
 import gotera.dye.Glow;
-import gotera.evidence.Finding;
+import gotera.evidence.Evidence;
 import gotera.evidence.Mode;
 import gotera.look.LookState;
 import gotera.look.Sight;
@@ -154,13 +154,13 @@ public record SimulatedJob(Case job, Map<String, Mode> faulty) {
       Observation not,
       boolean otherEyes,
       Random random) {
-    List<Finding> means = Findings.of(new Case(circuit, List.of(seen), false));
+    List<Evidence> means = CaseEvidence.of(new Case(circuit, List.of(seen), false));
     double p = means.isEmpty() ? 0.5 : likelihood(means.get(0), faulty);
     double there = otherEyes ? (p > 0.2 ? SEES_LESS * p : Math.min(0.5, MISLED_MORE * p)) : p;
     return random.nextDouble() < there ? seen : not;
   }
 
-  private static double likelihood(Finding finding, Map<String, Mode> faulty) {
+  private static double likelihood(Evidence finding, Map<String, Mode> faulty) {
     List<Double> each = new ArrayList<>();
     faulty.forEach((place, mode) -> each.add(finding.one(place, mode)));
     return switch (each.size()) {

@@ -3,6 +3,7 @@ package gotera.suspects;
 import gotera.circuit.Circuit;
 import gotera.evidence.Mode;
 import gotera.look.LookState;
+import gotera.word.Worded;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStreamReader;
@@ -29,6 +30,7 @@ public final class Vocabulary {
 
   private final List<VocabularyEntry> entries = new ArrayList<>();
   private final Map<String, PlaceFacts> places = new LinkedHashMap<>();
+  private final PlaceFacts added;
   private final Map<String, RegionFacts> signs = new LinkedHashMap<>();
   private final Map<String, RegionFacts> results = new LinkedHashMap<>();
   private final Map<String, CheckFacts> checks = new LinkedHashMap<>();
@@ -53,6 +55,8 @@ public final class Vocabulary {
       places.put(cell(r, "place"), place(r));
       entries.add(entry("place", r));
     }
+    added =
+        places.values().stream().filter(p -> p.kind() == PlaceKind.ADDED).findFirst().orElseThrow();
     for (Map<String, String> r : rows("signs.csv")) {
       signs.put(cell(r, "sign"), region("sign", r));
       entries.add(entry("sign", r));
@@ -102,8 +106,14 @@ public final class Vocabulary {
     boolean burns = circuit.part("block").isPresent();
     List<PlaceFacts> of = new ArrayList<>();
     for (PlaceFacts p : places.values()) {
-      boolean elsewhere = p.place().startsWith("elsewhere.");
-      if ((p.inside() && burns) || elsewhere || circuit.joint(p.place()).isPresent()) {
+      boolean here =
+          switch (p.kind()) {
+            case INSIDE -> burns;
+            case ELSEWHERE -> true;
+            case JOINT -> circuit.joint(p.place()).isPresent();
+            case ADDED -> false;
+          };
+      if (here) {
         of.add(p);
       }
     }
@@ -115,7 +125,12 @@ public final class Vocabulary {
 
   /** What is known of a place beforehand; of one that the shop added, what is known of those. */
   public PlaceFacts facts(String name) {
-    return place(name).orElseGet(() -> known(places, "added.joint").named(name));
+    return place(name).orElseGet(() -> added.named(name));
+  }
+
+  /** The place that stands for whatever leaks in a region without a name on the circuit. */
+  String elsewhere(String region) {
+    return known(places, "elsewhere." + region).place();
   }
 
   /** A place by its name. */
@@ -188,7 +203,7 @@ public final class Vocabulary {
             number(r, "seen_pressed"), number(r, "seen_running"), number(r, "seen_parked")),
         number(r, "false_alarm"),
         new PlaceFacts.Access(number(r, "minutes"), cell(r, "covers"), number(r, "access_minutes")),
-        cell(r, "inside").equals("yes"));
+        Worded.of(PlaceKind.class, cell(r, "kind")).orElseThrow());
   }
 
   private static Map<Mode, Double> modes(Map<String, String> r) {

@@ -24,7 +24,7 @@ class NaiveTests {
 
   /** One world: faults by place and mode, with its weight. */
   private record World(List<String> places, List<Mode> modes, double weight) {
-    double likelihood(Finding f) {
+    double likelihood(Evidence f) {
       return switch (places.size()) {
         case 0 -> f.none();
         case 1 -> f.one(places.get(0), modes.get(0));
@@ -59,12 +59,12 @@ class NaiveTests {
   }
 
   /** Probability of each set of places after findings. */
-  private static Map<Set<String>, Double> sets(List<World> worlds, List<Finding> findings) {
+  private static Map<Set<String>, Double> sets(List<World> worlds, List<Evidence> findings) {
     Map<Set<String>, Double> sets = new HashMap<>();
     double sum = 0;
     for (World w : worlds) {
       double p = w.weight();
-      for (Finding f : findings) {
+      for (Evidence f : findings) {
         p *= w.likelihood(f);
       }
       sets.merge(new TreeSet<>(w.places()), p, Double::sum);
@@ -93,7 +93,7 @@ class NaiveTests {
   @MethodSource("generators")
   void probabilitiesReasonsAndGainsAreTheSame(Random random) {
     List<Hypothesis> places = places(random);
-    List<Finding> findings = new ArrayList<>();
+    List<Evidence> findings = new ArrayList<>();
     for (int i = random.nextInt(6); i >= 0; i--) {
       findings.add(finding(random, "f" + i));
     }
@@ -105,7 +105,7 @@ class NaiveTests {
       String p = h.place();
       Close.to(p, posterior.marginal(p), marginal(expected, p), 1e-9);
       for (int i = 0; i < findings.size(); i++) {
-        List<Finding> others = new ArrayList<>(findings);
+        List<Evidence> others = new ArrayList<>(findings);
         others.remove(i);
         double without = marginal(sets(worlds, others), p);
         Close.to(
@@ -114,14 +114,14 @@ class NaiveTests {
     }
     Close.to("entropy", posterior.entropy(), entropy(expected), 1e-9);
     Close.to("nothing", posterior.probability(), expected.getOrDefault(Set.of(), 0.0), 1e-9);
-    List<Finding> outcomes = outcomes(random);
+    List<Evidence> outcomes = outcomes(random);
     double after = 0;
-    for (Finding outcome : outcomes) {
+    for (Evidence outcome : outcomes) {
       double chance =
           worlds.stream().mapToDouble(w -> weight(w, findings) * w.likelihood(outcome)).sum()
               / worlds.stream().mapToDouble(w -> weight(w, findings)).sum();
       Close.to("chance", posterior.chance(outcome), chance, 1e-9);
-      List<Finding> more = new ArrayList<>(findings);
+      List<Evidence> more = new ArrayList<>(findings);
       more.add(outcome);
       Map<Set<String>, Double> then = sets(worlds, more);
       after += chance * entropy(then);
@@ -130,9 +130,9 @@ class NaiveTests {
     Close.to("gain", posterior.gain(outcomes), Math.max(0, entropy(expected) - after), 1e-8);
   }
 
-  private static double weight(World w, List<Finding> findings) {
+  private static double weight(World w, List<Evidence> findings) {
     double p = w.weight();
-    for (Finding f : findings) {
+    for (Evidence f : findings) {
       p *= w.likelihood(f);
     }
     return p;
@@ -143,8 +143,8 @@ class NaiveTests {
   void whatIsGivenIsAsIfItWereSureToLeak(Random random) {
     List<Hypothesis> places = places(random);
     List<Hypothesis> others = places.subList(1, places.size());
-    Finding drip =
-        new Finding.InRegion(Label.of("drip"), true, Map.of("p0", 0.6, "p1", 0.4), Map.of(), 0.05);
+    Evidence drip =
+        new Evidence.InRegion(Named.of("drip"), true, Map.of("p0", 0.6, "p1", 0.4), Map.of(), 0.05);
     // certain within rounding, so that the pairs with it are all that is left
     List<Hypothesis> sure = new ArrayList<>(others);
     sure.add(new Hypothesis("p0", 1 - 1e-9));
@@ -174,12 +174,12 @@ class NaiveTests {
     return places;
   }
 
-  private static List<Finding> outcomes(Random random) {
+  private static List<Evidence> outcomes(Random random) {
     String place = "p" + random.nextInt(6);
     double sees = Seeds.between(random, 0.2, 0.9);
     return List.of(
-        new Finding.AtPlace(new Label("wet", place), place, true, sees, 0.03),
-        new Finding.AtPlace(new Label("dry", place), place, false, sees, 0.03));
+        new Evidence.AtPlace(Named.of("wet " + place), place, true, sees, 0.03),
+        new Evidence.AtPlace(Named.of("dry " + place), place, false, sees, 0.03));
   }
 
   private static Map<String, Double> two(String one, double p, String other, double q) {
@@ -188,13 +188,13 @@ class NaiveTests {
     return two;
   }
 
-  private static Finding finding(Random random, String name) {
+  private static Evidence finding(Random random, String name) {
     String place = "p" + random.nextInt(6);
-    Label label = Label.of(name);
+    Label label = Named.of(name);
     Map<Mode, Double> acts = Map.of(Mode.ALWAYS, 1.0, Mode.ROTATION, 0.2, Mode.COLD, 0.4);
     return switch (random.nextInt(6)) {
       case 0 ->
-          new Finding.AtPlace(
+          new Evidence.AtPlace(
               label,
               place,
               random.nextBoolean(),
@@ -203,18 +203,19 @@ class NaiveTests {
               acts,
               0.05);
       case 1 ->
-          new Finding.InRegion(label, random.nextBoolean(), two(place, 0.6, "p2", 0.3), acts, 0.04);
+          new Evidence.InRegion(
+              label, random.nextBoolean(), two(place, 0.6, "p2", 0.3), acts, 0.04);
       case 2 ->
           new MeasuredRate(
               label, Seeds.between(random, -0.1, 2), 0.1, Set.copyOf(List.of(place, "p4")));
       case 3 -> new MoreIsLost(label, Seeds.between(random, 1.7, 3), (p, m) -> m == Mode.ROTATION);
       case 4 ->
-          new Finding.Shown(
+          new Evidence.Shown(
               label,
               random.nextBoolean() ? Set.of() : Set.of(place),
               Map.of("p0", 0.8, "p1", 0.7, "p5", 0.8),
               0.02);
-      default -> new Finding.OfTheWhole(label, random.nextBoolean(), 0.9, 0.1);
+      default -> new Evidence.OfTheWhole(label, random.nextBoolean(), 0.9, 0.1);
     };
   }
 }

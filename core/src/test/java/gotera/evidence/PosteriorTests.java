@@ -21,12 +21,12 @@ class PosteriorTests {
   class TheWorkedExample {
     private final List<Hypothesis> places =
         List.of(new Hypothesis("A", 0.20), new Hypothesis("B", 0.10), new Hypothesis("E", 0.05));
-    private final List<Finding> findings =
+    private final List<Evidence> findings =
         List.of(
-            new Finding.OfTheWhole(Label.of("loss complained of"), true, 0.9, 0.05),
-            new Finding.AtPlace(Label.of("B dry under pressure"), "B", false, 0.85, 0.02),
-            new Finding.InRegion(
-                Label.of("drip at a spot"), true, Map.of("A", 0.6, "B", 0.3, "E", 0.1), 0.03));
+            new Evidence.OfTheWhole(Named.of("loss complained of"), true, 0.9, 0.05),
+            new Evidence.AtPlace(Named.of("B dry under pressure"), "B", false, 0.85, 0.02),
+            new Evidence.InRegion(
+                Named.of("drip at a spot"), true, Map.of("A", 0.6, "B", 0.3, "E", 0.1), 0.03));
     private final Posterior posterior = Posterior.of(places, findings);
 
     @Test
@@ -62,7 +62,7 @@ class PosteriorTests {
     @Test
     void namesWhatMovedAPlace() {
       List<Posterior.Reason> reasons = Posterior.reasons(places, findings, "B");
-      assertThat(reasons.get(0).finding().kind()).isEqualTo("B dry under pressure");
+      assertThat(reasons.get(0).label().toString()).isEqualTo("B dry under pressure");
       assertThat(reasons.get(0).logRatio()).isNegative();
       double[] range = Posterior.range(places, findings, "A");
       assertThat(range[0]).isLessThan(posterior.marginal("A"));
@@ -74,7 +74,7 @@ class PosteriorTests {
   void lawsOfProbabilityHoldWhateverIsFound() {
     for (Random random : Seeds.of(40).toList()) {
       List<Hypothesis> places = places(random, 8);
-      List<Finding> findings = findings(random, 6);
+      List<Evidence> findings = findings(random, 6);
       Posterior posterior = Posterior.of(places, findings);
       double expected = 0;
       for (Hypothesis h : places) {
@@ -83,7 +83,7 @@ class PosteriorTests {
         expected += p;
       }
       assertThat(expected).as("at most two leak").isLessThanOrEqualTo(2 + 1e-9);
-      List<Finding> other = new ArrayList<>(findings);
+      List<Evidence> other = new ArrayList<>(findings);
       Collections.shuffle(other, random);
       Close.to(
           "in any order",
@@ -96,7 +96,7 @@ class PosteriorTests {
       assertThat(check.gain(posterior)).isGreaterThanOrEqualTo(0);
       // what one expects to think afterwards is what one thinks now
       double mean = 0;
-      for (Finding outcome : check.outcomes()) {
+      for (Evidence outcome : check.outcomes()) {
         mean += posterior.chance(outcome) * posterior.marginal("p1", outcome);
       }
       Close.to("no news on the average", mean, posterior.marginal("p1"), 1e-12);
@@ -132,22 +132,22 @@ class PosteriorTests {
       Close.to("probability", sum, 1, 0.02);
     }
 
-    private Finding rate(double q, double u) {
-      return new MeasuredRate(Label.of("pressure test"), q, u, Set.of("hose"));
+    private Evidence rate(double q, double u) {
+      return new MeasuredRate(Named.of("pressure test"), q, u, Set.of("hose"));
     }
   }
 
   @Test
   void whatCannotBeIsRefused() {
     assertThatThrownBy(() -> new Hypothesis("A", 1)).isInstanceOf(IllegalArgumentException.class);
-    assertThatThrownBy(() -> new Finding.AtPlace(Label.of("x"), "A", true, 1.2, 0))
+    assertThatThrownBy(() -> new Evidence.AtPlace(Named.of("x"), "A", true, 1.2, 0))
         .isInstanceOf(IllegalArgumentException.class);
   }
 
   @Test
   void whatContradictsItselfLeavesWhatWasKnown() {
     List<Hypothesis> one = List.of(new Hypothesis("A", 0.2));
-    Finding never = new Finding.AtPlace(Label.of("never"), "A", true, 0, 0);
+    Evidence never = new Evidence.AtPlace(Named.of("never"), "A", true, 0, 0);
     Close.to("P(A)", Posterior.of(one, List.of(never)).marginal("A"), 0.2, 1e-9);
   }
 
@@ -155,34 +155,34 @@ class PosteriorTests {
   void noRateDecidesAlone() {
     List<Hypothesis> two = List.of(new Hypothesis("A", 0.2), new Hypothesis("B", 0.1));
     for (double rate : new double[] {-1e6, -50, -1, 50, 1e5}) {
-      Finding far = new MeasuredRate(Label.of("test"), rate, 0.01, Set.of("A"));
-      Finding more = new MeasuredRate(Label.of("more"), -rate, 0.01, Set.of("B"));
+      Evidence far = new MeasuredRate(Named.of("test"), rate, 0.01, Set.of("A"));
+      Evidence more = new MeasuredRate(Named.of("more"), -rate, 0.01, Set.of("B"));
       double p = Posterior.of(two, List.of(far, more)).marginal("A");
       assertThat(p).as("rate %s", rate).isBetween(1e-6, 1 - 1e-9);
     }
-    Finding negative = new MeasuredRate(Label.of("test"), -30, 0.1, Set.of("A"));
+    Evidence negative = new MeasuredRate(Named.of("test"), -30, 0.1, Set.of("A"));
     Close.to("P(A)", Posterior.of(two, List.of(negative)).marginal("A"), 0.2, 0.01);
   }
 
   @Test
   void hundredsOfFindingsDoNotUnderflow() {
     List<Hypothesis> two = List.of(new Hypothesis("A", 0.2), new Hypothesis("B", 0.1));
-    List<Finding> many = new ArrayList<>();
+    List<Evidence> many = new ArrayList<>();
     for (int i = 0; i < 600; i++) {
-      many.add(new Finding.AtPlace(Label.of("dry" + i), "A", false, 0.9, 0.01));
-      many.add(new Finding.AtPlace(Label.of("dry" + i), "B", false, 0.9, 0.01));
+      many.add(new Evidence.AtPlace(Named.of("dry" + i), "A", false, 0.9, 0.01));
+      many.add(new Evidence.AtPlace(Named.of("dry" + i), "B", false, 0.9, 0.01));
     }
     assertThat(Posterior.of(two, many).probability()).isGreaterThan(0.99);
   }
 
   private static Check look(String place, double minutes, double sensitivity) {
-    Label label = new Label("look", place);
+    Label label = Named.of("look " + place);
     return new Check(
         label,
         minutes,
         List.of(
-            new Finding.AtPlace(label, place, true, sensitivity, 0.02),
-            new Finding.AtPlace(label, place, false, sensitivity, 0.02)));
+            new Evidence.AtPlace(label, place, true, sensitivity, 0.02),
+            new Evidence.AtPlace(label, place, false, sensitivity, 0.02)));
   }
 
   private static List<Hypothesis> places(Random random, int n) {
@@ -193,19 +193,19 @@ class PosteriorTests {
     return places;
   }
 
-  private static List<Finding> findings(Random random, int n) {
-    List<Finding> findings = new ArrayList<>();
+  private static List<Evidence> findings(Random random, int n) {
+    List<Evidence> findings = new ArrayList<>();
     for (int i = 0; i < n; i++) {
       findings.add(
           random.nextBoolean()
-              ? new Finding.AtPlace(
-                  Label.of("f" + i),
+              ? new Evidence.AtPlace(
+                  Named.of("f" + i),
                   "p" + random.nextInt(8),
                   random.nextBoolean(),
                   Seeds.between(random, 0.3, 0.99),
                   Seeds.between(random, 0.01, 0.2))
-              : new Finding.InRegion(
-                  Label.of("f" + i),
+              : new Evidence.InRegion(
+                  Named.of("f" + i),
                   random.nextBoolean(),
                   Map.of("p1", 0.5, "p" + (2 + random.nextInt(5)), 0.3),
                   Seeds.between(random, 0.01, 0.2)));

@@ -199,7 +199,9 @@ class CaseTests {
     @Test
     void noLookAtWhatCannotBeSeen() {
       Assessment hidden = Assessment.of(of(look(HOSE, LookState.COLD, Sight.HIDDEN)));
-      assertThat(hidden.next()).noneMatch(p -> p.what().at().equals(HOSE)).isNotEmpty();
+      assertThat(hidden.next())
+          .noneMatch(p -> p.what().place().filter(HOSE::equals).isPresent())
+          .isNotEmpty();
     }
 
     @Test
@@ -210,7 +212,7 @@ class CaseTests {
       assertThat(flags(new Replaced("pump", 366), wet)).as("long ago").isEmpty();
       Looked other = look("heater-core.tubes", LookState.PRESSED, Sight.WET);
       assertThat(flags(new Replaced("pump", 30), other)).as("not a suspect").isEmpty();
-      assertThat(Assessment.of(of(new Replaced("pump", 30), wet)).next().get(0).what().kind())
+      assertThat(Assessment.of(of(new Replaced("pump", 30), wet)).next().get(0).what().word())
           .isEqualTo("combustion-gas");
       assertThat(flags(new Replaced("pump", 30), wet, new GasChecked(GasColour.BLUE, List.of())))
           .as("checked")

@@ -133,7 +133,7 @@ class LawsTests {
           assertThat(a.nothingLeaks()).isBetween(0.0, 1.0);
           assertThat(a.suspects()).allMatch(s -> s.probability() >= 0 && s.probability() <= 1);
           assertThat(a.next())
-              .allMatch(n -> n.minutes() > 0 && n.bits() >= 0 || n.what().kind().equals("repair"));
+              .allMatch(n -> n.minutes() > 0 && n.bits() >= 0 || n.what().is(Action.Whole.REPAIR));
         }
       }
     }
@@ -190,7 +190,7 @@ class LawsTests {
   private static gotera.evidence.Posterior known(Circuit circuit, List<Observation> observed) {
     Case of = new Case(circuit, observed, false);
     return gotera.evidence.Posterior.of(
-        of.places().stream().map(PlaceFacts::hypothesis).toList(), Findings.of(of));
+        of.places().stream().map(PlaceFacts::hypothesis).toList(), CaseEvidence.of(of));
   }
 
   private static List<String> places(Circuit circuit) {

@@ -126,7 +126,7 @@ class RulesTests {
       assertThat(flags(lost)).containsExactly("steady-yet-lost");
       Proposal next = first(lost);
       assertThat(next.what().toString()).isEqualTo("look:pump.shaft-seal");
-      assertThat(next.what().state()).isEqualTo("running");
+      assertThat(next.what().state()).contains(LookState.RUNNING);
       assertThat(next.first()).contains(First.WARM_UP);
       assertThat(next.minutes()).isGreaterThan(15);
     }
@@ -182,7 +182,7 @@ class RulesTests {
     void asksForDyeOnceItRanAndAllWasLookedAt() {
       List<Observation> nothing = everywhere(LookState.RUNNING, LOSS);
       assertThat(flags(nothing)).containsExactly("nothing-found");
-      assertThat(first(nothing).what().kind()).isEqualTo("dye");
+      assertThat(first(nothing).what().word()).isEqualTo("dye");
       assertThat(
               flags(all(nothing, new Observation.Scanned("radiator.core", gotera.dye.Glow.DARK))))
           .doesNotContain("nothing-found");
@@ -190,7 +190,7 @@ class RulesTests {
 
     @Test
     void dyeIsNotOfferedBeforeTheEyeWasUsed() {
-      assertThat(of(List.of(LOSS)).next()).noneMatch(p -> p.what().kind().equals("dye"));
+      assertThat(of(List.of(LOSS)).next()).noneMatch(p -> p.what().is(Action.Whole.DYE));
     }
   }
 
@@ -213,7 +213,7 @@ class RulesTests {
     void aGrossLeakIsLookedForAtThePressureItKeeps() {
       Held gross = new Held(VerdictKind.GROSS, new Outcome.AtLeast(80), 110, "", false, List.of());
       assertThat(flags(gross)).containsExactly("gross-leak");
-      assertThat(first(List.of(gross)).what().state()).isEqualTo("cold-pressure");
+      assertThat(first(List.of(gross)).what().state()).contains(LookState.PRESSED);
       assertThat(flags(gross, new Felt("upper-hose.along", Condition.SPLIT_WHEN_PUSHED))).isEmpty();
     }
   }
@@ -224,7 +224,7 @@ class RulesTests {
     void isMadeAgainFirst() {
       GasChecked drawnIn = new GasChecked(GasColour.YELLOW, List.of("coolant-drawn-in"));
       assertThat(flags(drawnIn)).containsExactly("combustion-gas-does-not-count:coolant-drawn-in");
-      assertThat(first(List.of(drawnIn)).what().kind()).isEqualTo("combustion-gas");
+      assertThat(first(List.of(drawnIn)).what().word()).isEqualTo("combustion-gas");
       Bubbled cold = new Bubbled(Bubbles.QUIET, NONE, List.of("not-warm", "too-short"));
       assertThat(flags(cold)).containsExactly("bubbles-do-not-count:not-warm,too-short");
       assertThat(first(List.of(cold)).why()).isEqualTo(Why.AGAIN);
@@ -300,14 +300,15 @@ class RulesTests {
       assertThat(seam)
           .isLessThan(
               of(List.of(drip, held(0.9, 0.05))).posterior().marginal("radiator.lower-seam"));
-      assertThat(besides.next()).noneMatch(p -> p.what().at().equals("lower-hose.radiator-end"));
+      assertThat(besides.next())
+          .noneMatch(p -> p.what().place().filter("lower-hose.radiator-end"::equals).isPresent());
     }
   }
 
   @Test
   void aFirstBeadIsFoundAndHowMuchItLosesComesNext() {
     Looked bead = look("pump.gasket", LookState.PRESSED, Sight.WET).dried();
-    assertThat(first(List.of(bead)).what().kind()).isEqualTo("repair");
+    assertThat(first(List.of(bead)).what().word()).isEqualTo("repair");
     Proposal count = first(List.of(held(0.4, 0.05), bead));
     assertThat(count.what().toString()).isEqualTo("count-drops:pump.gasket");
     assertThat(count.why()).isEqualTo(Why.BALANCE);

@@ -3,6 +3,7 @@ package gotera.formats;
 import gotera.evidence.Posterior;
 import gotera.suspects.Assessment;
 import gotera.suspects.Case;
+import gotera.suspects.Clue;
 import gotera.suspects.Proposal;
 import gotera.suspects.Vocabulary;
 import java.util.List;
@@ -28,10 +29,9 @@ public final class RankJson {
       suspect.put("joint", s.place()).put("probability", rounded(s.probability()));
       ArrayNode reasons = suspect.putArray("reasons");
       for (Posterior.Reason r : s.reasons()) {
-        ObjectNode reason = reasons.addObject().put("finding", r.finding().toString());
-        if (!r.finding().state().isEmpty()) {
-          reason.put("state", r.finding().state());
-        }
+        Clue clue = (Clue) r.label();
+        ObjectNode reason = reasons.addObject().put("finding", clue.toString());
+        clue.state().ifPresent(state -> reason.put("state", state.word()));
         reason.put("log_ratio", rounded(r.logRatio()));
       }
     }
@@ -52,9 +52,7 @@ public final class RankJson {
   private static void next(ArrayNode next, Assessment assessment) {
     for (Proposal p : assessment.next().stream().limit(MOST_CHECKS).toList()) {
       ObjectNode n = next.addObject().put("check", p.what().toString());
-      if (!p.what().state().isEmpty()) {
-        n.put("state", p.what().state());
-      }
+      p.what().state().ifPresent(state -> n.put("state", state.word()));
       if (p.minutes() > 0) {
         n.put("minutes", p.minutes()).put("bits", rounded(p.bits()));
       }

@@ -1,16 +1,22 @@
 package gotera.web.evidence;
 
+import gotera.bubble.BubbleCondition;
 import gotera.circuit.Circuit;
-import gotera.evidence.Label;
+import gotera.combustion.NotCounted;
 import gotera.evidence.Posterior.Reason;
+import gotera.look.LookState;
+import gotera.suspects.Action;
+import gotera.suspects.Clue;
 import gotera.suspects.Flag;
 import gotera.suspects.Meaning;
 import gotera.suspects.Proposal;
 import gotera.web.circuit.CircuitWords;
 import gotera.web.figures.Figures;
 import gotera.web.words.Words;
+import gotera.word.Worded;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Component;
 
@@ -29,27 +35,24 @@ class EvidenceWords {
   String reasons(Circuit circuit, String place, List<Reason> reasons, boolean speaksFor) {
     return reasons.stream()
         .filter(r -> r.logRatio() > 0 == speaksFor)
-        .map(r -> reason(circuit, place, r.finding()))
+        .map(r -> reason(circuit, place, (Clue) r.label()))
         .collect(Collectors.joining(" \u00b7 "));
   }
 
-  private String reason(Circuit circuit, String place, Label finding) {
-    String here = "evidence." + finding.kind() + ".here";
-    boolean own = finding.at().equals(place) && words.knows(here);
-    return words.say(
-        own ? here : "evidence." + finding.kind(), about(circuit, finding), state(finding));
+  private String reason(Circuit circuit, String place, Clue clue) {
+    String key = "evidence." + clue.word();
+    boolean here = clue.place().filter(place::equals).isPresent();
+    return words.say(here ? key + ".here" : key, about(circuit, clue), state(clue.state()));
   }
 
-  private String about(Circuit circuit, Label finding) {
-    if (finding.at().isEmpty()) {
-      return "";
-    }
-    String spot = "drip-spot." + finding.at();
-    return words.knows(spot) ? words.say(spot) : names.joint(circuit, finding.at());
+  private String about(Circuit circuit, Clue clue) {
+    return clue instanceof Clue.Drip drip
+        ? words.say("drip-spot." + drip.spot().word())
+        : clue.place().map(p -> names.joint(circuit, p)).orElse("");
   }
 
-  private String state(Label finding) {
-    return finding.state().isEmpty() ? "" : words.say("state-seen." + finding.state());
+  private String state(Optional<LookState> state) {
+    return state.map(s -> words.say("state-seen." + s.word())).orElse("");
   }
 
   /** What a finding means, and does not. */
@@ -60,24 +63,32 @@ class EvidenceWords {
   /** A rule that applies. */
   String flag(Flag flag) {
     return words.say(
-        "flag." + flag.kind().word(), condition(flag.about()), Figures.plain(flag.weeksAgo()));
+        "flag." + flag.kind().word(),
+        flag.unmet().isEmpty() ? flag.part() : conditions(flag.unmet()),
+        Figures.plain(flag.weeksAgo()));
   }
 
-  /** Conditions that were not met, in words where the page has them. */
-  private String condition(String about) {
-    List<String> said = new ArrayList<>();
-    for (String part : about.split(",", -1)) {
-      String key = "unmet." + part.strip();
-      said.add(words.knows(key) ? words.say(key) : part.strip());
-    }
-    return String.join(", ", said);
+  /** Conditions that were not met; those of a file may be in words of its own. */
+  private String conditions(List<String> unmet) {
+    return unmet.stream()
+        .map(u -> condition(u).map(c -> words.say("unmet." + c.word())).orElse(u))
+        .collect(Collectors.joining(", "));
+  }
+
+  private static Optional<? extends Worded> condition(String word) {
+    Optional<NotCounted> gas = Worded.of(NotCounted.class, word);
+    return gas.isPresent() ? gas : Worded.of(BubbleCondition.class, word);
   }
 
   /** What is proposed. */
   String name(Circuit circuit, Proposal proposal) {
-    Label what = proposal.what();
-    String kind = what.kind().equals("fluid") ? "fluid." + what.at() : what.kind();
-    return words.say("evidence.next." + kind, about(circuit, what), state(what));
+    Action what = proposal.what();
+    String kind =
+        what instanceof Action.LookAtFluid look ? "fluid." + look.fluid().word() : what.word();
+    return words.say(
+        "evidence.next." + kind,
+        what.place().map(p -> names.joint(circuit, p)).orElse(""),
+        state(what.state()));
   }
 
   /** Its minutes with what comes first, and what it would settle. */

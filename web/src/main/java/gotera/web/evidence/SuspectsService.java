@@ -3,13 +3,14 @@ package gotera.web.evidence;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import gotera.circuit.Circuit;
-import gotera.evidence.Label;
+import gotera.suspects.Action;
 import gotera.suspects.Assessment;
 import gotera.suspects.Assessment.Suspect;
 import gotera.suspects.Case;
 import gotera.suspects.Flag;
 import gotera.suspects.Meaning;
 import gotera.suspects.Observation.Looked;
+import gotera.suspects.Vocabulary;
 import gotera.web.circuit.CircuitService;
 import gotera.web.circuit.CircuitWords;
 import gotera.web.evidence.SoFar.NextCheck;
@@ -147,23 +148,35 @@ public class SuspectsService {
         address(jobId, suspect.place()));
   }
 
-  private static String address(UUID jobId, Circuit circuit, Label what) {
+  private static String address(UUID jobId, Circuit circuit, Action what) {
     String job = "/jobs/" + jobId;
-    return switch (what.kind()) {
-      case "repair" -> job + "/repair";
-      case "pressure-test" -> job + "/pressure-test";
-      case "dye" -> job + "/dye";
-      case "cap-test" -> job + "/cap";
-      case "level-watch" -> job + "/level";
-      case "combustion-gas", "bubbles", "cylinder", "fluid" -> job + "/inside";
-      default -> circuit.joint(what.at()).isPresent() ? address(jobId, what.at()) : job + "/find";
-    };
+    if (what instanceof Action.OfTheWhole whole) {
+      return job
+          + switch (whole.what()) {
+            case REPAIR -> "/repair";
+            case PRESSURE_TEST -> "/pressure-test";
+            case DYE -> "/dye";
+            case COMBUSTION_GAS, BUBBLES, CYLINDER -> "/inside";
+          };
+    }
+    if (what instanceof Action.TryCap) {
+      return job + "/cap";
+    }
+    return what.inside()
+        ? job + "/inside"
+        : what.place()
+            .filter(p -> circuit.joint(p).isPresent())
+            .map(p -> address(jobId, p))
+            .orElse(job + "/find");
   }
 
   private static String address(UUID jobId, String place) {
-    if (place.startsWith("inside.")) {
-      return "/jobs/" + jobId + "/inside";
-    }
-    return "/jobs/" + jobId + (place.startsWith("elsewhere.") ? "/find" : "/find?joint=" + place);
+    return "/jobs/"
+        + jobId
+        + switch (Vocabulary.published().facts(place).kind()) {
+          case INSIDE -> "/inside";
+          case ELSEWHERE -> "/find";
+          case JOINT, ADDED -> "/find?joint=" + place;
+        };
   }
 }

@@ -1,8 +1,7 @@
 package gotera.suspects;
 
 import gotera.combustion.GasColour;
-import gotera.evidence.Finding;
-import gotera.evidence.Label;
+import gotera.evidence.Evidence;
 import gotera.suspects.Checked.Bubbled;
 import gotera.suspects.Checked.Bubbles;
 import gotera.suspects.Checked.Fluid;
@@ -10,6 +9,7 @@ import gotera.suspects.Checked.FluidSeen;
 import gotera.suspects.Checked.Hiss;
 import gotera.suspects.Checked.Hissed;
 import gotera.suspects.Checked.InCylinder;
+import gotera.suspects.Clue.Showed;
 import gotera.suspects.Observation.GasChecked;
 import java.util.ArrayList;
 import java.util.EnumMap;
@@ -17,18 +17,18 @@ import java.util.List;
 import java.util.Map;
 
 /** What gas, bubbles, cylinders, fluids and the hiss mean as likelihoods. */
-final class InsideFindings {
+final class InsideEvidence {
   private static final Vocabulary VOCABULARY = Vocabulary.published();
 
   private final Case of;
-  private final List<Finding> findings = new ArrayList<>();
+  private final List<Evidence> findings = new ArrayList<>();
 
-  private InsideFindings(Case of) {
+  private InsideEvidence(Case of) {
     this.of = of;
   }
 
-  static List<Finding> of(Case of) {
-    InsideFindings all = new InsideFindings(of);
+  static List<Evidence> of(Case of) {
+    InsideEvidence all = new InsideEvidence(of);
     all.inside();
     all.fluids();
     return all.findings;
@@ -39,15 +39,16 @@ final class InsideFindings {
     of.counting(GasChecked.class).stream()
         .filter(g -> burns && g.notCounted().isEmpty())
         .reduce((a, b) -> b)
-        .ifPresent(g -> result("gas", "no-gas", "gas", g.colour() != GasColour.BLUE));
+        .ifPresent(g -> result(Showed.GAS, Showed.NO_GAS, "gas", g.colour() != GasColour.BLUE));
     of.counting(Bubbled.class).stream()
         .filter(b -> b.notCounted().isEmpty() && b.result() != Bubbles.AIR_LEAVING)
         .reduce((a, b) -> b)
-        .ifPresent(b -> result("gas-bubbles", "no-bubbles", "gas-bubbles", b.result().gas()));
+        .ifPresent(
+            b -> result(Showed.GAS_BUBBLES, Showed.NO_BUBBLES, "gas-bubbles", b.result().gas()));
     List<InCylinder> cylinders = of.counting(InCylinder.class);
     if (!cylinders.isEmpty()) {
       boolean wet = cylinders.stream().anyMatch(InCylinder::wet);
-      result("wet-cylinder", "dry-cylinders", "wet-cylinder", wet);
+      result(Showed.WET_CYLINDER, Showed.DRY_CYLINDERS, "wet-cylinder", wet);
     }
     of.counting(Hissed.class).stream().reduce((a, b) -> b).ifPresent(this::hiss);
   }
@@ -57,19 +58,24 @@ final class InsideFindings {
     if (hissed.coolant().orElse(0) > COLD) {
       return;
     }
-    result("hiss-outward", "", "hiss-outward", hissed.saw() == Hiss.OUTWARD);
+    where(Showed.HISS_OUTWARD, "hiss-outward", hissed.saw() == Hiss.OUTWARD);
     if (hissed.saw() != Hiss.OUTWARD) {
       boolean held = hissed.saw() == Hiss.INWARD;
-      result("hiss-nothing", "hiss-inward", "hiss-not-inward", !held);
+      result(Showed.HISS_NOTHING, Showed.HISS_INWARD, "hiss-not-inward", !held);
     }
   }
 
   /** Opened below it a tight system sucks (°C) (our judgement, untested). */
   private static final double COLD = 30;
 
-  private void result(String seen, String not, String facts, boolean was) {
-    if (was || !not.isEmpty()) {
-      findings.add(VOCABULARY.result(facts).finding(Label.of(was ? seen : not), was));
+  private void result(Showed seen, Showed not, String facts, boolean was) {
+    findings.add(VOCABULARY.result(facts).evidence(new Clue.Result(was ? seen : not), was));
+  }
+
+  /** Something whose absence says nothing. */
+  private void where(Showed seen, String facts, boolean was) {
+    if (was) {
+      findings.add(VOCABULARY.result(facts).evidence(new Clue.Result(seen), true));
     }
   }
 
@@ -88,13 +94,19 @@ final class InsideFindings {
         boolean shortTrips =
             of.newest(Told.Trips.class).filter(t -> t.length() == Told.Length.SHORT).isPresent();
         String facts = shortTrips ? "oil-cap-emulsion-short-trips" : "oil-cap-emulsion";
-        result("oil-cap-emulsion", "oil-cap-clean", facts, pale);
+        result(Showed.OIL_CAP_EMULSION, Showed.OIL_CAP_CLEAN, facts, pale);
       }
-      case DIPSTICK -> result("dipstick-emulsion", "dipstick-clean", "dipstick-emulsion", pale);
-      case GEARBOX -> result("pink-gearbox", "gearbox-clean", "pink-gearbox", pink);
+      case DIPSTICK ->
+          result(Showed.DIPSTICK_EMULSION, Showed.DIPSTICK_CLEAN, "dipstick-emulsion", pale);
+      case GEARBOX -> result(Showed.PINK_GEARBOX, Showed.GEARBOX_CLEAN, "pink-gearbox", pink);
       case COOLANT_SURFACE -> {
-        result("pink-coolant", "", "pink-coolant", pink);
-        result("oil-film", pink ? "" : "coolant-clean", "oil-film", saw == Checked.Look.OIL_FILM);
+        where(Showed.PINK_COOLANT, "pink-coolant", pink);
+        boolean film = saw == Checked.Look.OIL_FILM;
+        if (pink) {
+          where(Showed.OIL_FILM, "oil-film", film);
+        } else {
+          result(Showed.OIL_FILM, Showed.COOLANT_CLEAN, "oil-film", film);
+        }
       }
     }
   }

@@ -5,10 +5,11 @@ import java.util.Map;
 import java.util.Set;
 
 /**
- * What a check saw, as a likelihood given the places that leak. Findings are independent of each
- * other given those places. A check that could not exercise a place states nothing about it.
+ * What a check saw, as a likelihood given the places that leak. Pieces of evidence are independent
+ * of each other given those places. A check that could not exercise a place states nothing about
+ * it.
  */
-public interface Finding {
+public interface Evidence {
   /** What it is called among the reasons. */
   Label label();
 
@@ -30,7 +31,7 @@ public interface Finding {
    * The same where another place is known to leak, whatever else does: what it would cause needs no
    * other place.
    */
-  default Finding given(String known) {
+  default Evidence given(String known) {
     return this;
   }
 
@@ -44,7 +45,7 @@ public interface Finding {
    * @param without probability of it where nothing does
    */
   record OfTheWhole(Label label, boolean seen, double withFault, double without)
-      implements Finding {
+      implements Evidence {
     /** Refuses what is no probability. */
     public OfTheWhole {
       probability(withFault);
@@ -87,12 +88,12 @@ public interface Finding {
       Map<String, Double> runsDown,
       Map<Mode, Double> acts,
       double falseAlarm)
-      implements Finding {
+      implements Evidence {
     /** Refuses what is no probability. */
     public AtPlace {
-      sees.values().forEach(Finding::probability);
-      runsDown.values().forEach(Finding::probability);
-      acts.values().forEach(Finding::probability);
+      sees.values().forEach(Evidence::probability);
+      runsDown.values().forEach(Evidence::probability);
+      acts.values().forEach(Evidence::probability);
       probability(falseAlarm);
       double least = sees.values().stream().mapToDouble(Double::doubleValue).min().orElse(1);
       falseAlarm = Math.min(falseAlarm, least);
@@ -137,7 +138,7 @@ public interface Finding {
     }
 
     @Override
-    public Finding given(String known) {
+    public Evidence given(String known) {
       double runs = runsDown.getOrDefault(known, 0.0) * acts.getOrDefault(Mode.ALWAYS, 1.0);
       return new AtPlace(label, place, wet, sees, runsDown, acts, Math.max(falseAlarm, runs));
     }
@@ -160,7 +161,7 @@ public interface Finding {
       Map<String, Double> causes,
       Map<Mode, Double> acts,
       double falseAlarm)
-      implements Finding {
+      implements Evidence {
     /** Nothing shows for certain (our judgement). */
     private static final double MOST = 0.98;
 
@@ -168,7 +169,7 @@ public interface Finding {
     public InRegion {
       causes = Map.copyOf(causes);
       acts = Map.copyOf(acts);
-      causes.values().forEach(Finding::probability);
+      causes.values().forEach(Evidence::probability);
       probability(falseAlarm);
     }
 
@@ -199,7 +200,7 @@ public interface Finding {
     }
 
     @Override
-    public Finding given(String known) {
+    public Evidence given(String known) {
       double caused =
           Math.min(MOST, causes.getOrDefault(known, 0.0) * acts.getOrDefault(Mode.ALWAYS, 1.0));
       return caused == 0
@@ -217,12 +218,12 @@ public interface Finding {
    * @param falseAlarm probability that one of these places shows without a leak there
    */
   record Shown(Label label, Set<String> at, Map<String, Double> shows, double falseAlarm)
-      implements Finding {
+      implements Evidence {
     /** Refuses what is no probability. */
     public Shown {
       at = Set.copyOf(at);
       shows = Map.copyOf(shows);
-      shows.values().forEach(Finding::probability);
+      shows.values().forEach(Evidence::probability);
       probability(falseAlarm);
     }
 

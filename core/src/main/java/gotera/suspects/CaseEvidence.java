@@ -4,8 +4,7 @@ import gotera.balance.LeakBalance;
 import gotera.circuit.Circuit.Joint;
 import gotera.circuit.DripTrace;
 import gotera.dye.Glow;
-import gotera.evidence.Finding;
-import gotera.evidence.Label;
+import gotera.evidence.Evidence;
 import gotera.evidence.MeasuredRate;
 import gotera.evidence.Mode;
 import gotera.evidence.MoreIsLost;
@@ -14,6 +13,8 @@ import gotera.look.Sight;
 import gotera.suspects.Checked.Felt;
 import gotera.suspects.Checked.InCylinder;
 import gotera.suspects.Checked.LevelWatched;
+import gotera.suspects.Clue.Showed;
+import gotera.suspects.Clue.Sighting;
 import gotera.suspects.Observation.Held;
 import gotera.suspects.Observation.Looked;
 import gotera.suspects.Observation.Outcome;
@@ -31,7 +32,7 @@ import java.util.Set;
  * What the observations of a case mean as likelihoods. What a check could not exercise states
  * nothing; what was told, seen and measured of one thing counts once, as the most specific of them.
  */
-final class Findings {
+final class CaseEvidence {
   /**
    * A look at less than this share of the rated pressure is one without pressure (our judgement).
    */
@@ -47,9 +48,9 @@ final class Findings {
 
   private final Case of;
   private final Scoped pressed;
-  private final List<Finding> findings = new ArrayList<>();
+  private final List<Evidence> findings = new ArrayList<>();
 
-  private Findings(Case of) {
+  private CaseEvidence(Case of) {
     this.of = of;
     this.pressed =
         Scoped.of(
@@ -59,8 +60,8 @@ final class Findings {
   }
 
   /** Everything that counts, as it is weighed. */
-  static List<Finding> of(Case of) {
-    Findings all = new Findings(of);
+  static List<Evidence> of(Case of) {
+    CaseEvidence all = new CaseEvidence(of);
     if (!of.afterRepair()) {
       Signs.of(of).forEach(all.findings::add);
     }
@@ -69,7 +70,7 @@ final class Findings {
     all.paper();
     all.lamp();
     all.conditions();
-    all.findings.addAll(InsideFindings.of(of));
+    all.findings.addAll(InsideEvidence.of(of));
     all.rates();
     all.complaint();
     return List.copyOf(all.findings);
@@ -80,7 +81,10 @@ final class Findings {
       findings.add(
           VOCABULARY
               .check("stain")
-              .at(new Label("stain", look.place(), look.state().word()), true));
+              .at(
+                  new Clue.Seen(Sighting.STAIN, look.place(), Optional.of(look.state())),
+                  look.place(),
+                  true));
     } else if (look.saw() == Sight.WET || look.saw() == Sight.DRY) {
       LookState state = state(look);
       boolean out = state == LookState.PRESSED && pressed.out().contains(look.place());
@@ -95,7 +99,7 @@ final class Findings {
    *
    * @param dried whether it had been dried: then only what leaks now wets it
    */
-  static Finding look(Case of, String place, LookState state, boolean wet, boolean dried) {
+  static Evidence look(Case of, String place, LookState state, boolean wet, boolean dried) {
     PlaceFacts facts = VOCABULARY.facts(place);
     double falseAlarm = dried ? VOCABULARY.check("dry-and-look").falseAlarm() : facts.falseAlarm();
     Map<Mode, Double> acts = VOCABULARY.acts(state);
@@ -107,9 +111,10 @@ final class Findings {
     }
     Map<Mode, Double> others = new EnumMap<>(Mode.class);
     acts.forEach((mode, factor) -> others.put(mode, Math.min(1, factor)));
-    String kind = dried ? (wet ? "bead" : "stays-dry") : (wet ? "wet" : "dry");
-    return new Finding.AtPlace(
-        new Label(kind, place, state.word()),
+    Sighting seen =
+        dried ? (wet ? Sighting.BEAD : Sighting.STAYS_DRY) : (wet ? Sighting.WET : Sighting.DRY);
+    return new Evidence.AtPlace(
+        new Clue.Seen(seen, place, Optional.of(state)),
         place,
         wet,
         sees,
@@ -136,10 +141,12 @@ final class Findings {
 
   /** Paper at a place counts once, as it came away last. */
   private void paper() {
-    Map<String, Finding> last = new LinkedHashMap<>();
+    Map<String, Evidence> last = new LinkedHashMap<>();
     for (Observation.Blotted b : of.counting(Observation.Blotted.class)) {
-      String kind = b.damp() ? "damp-paper" : "dry-paper";
-      last.put(b.place(), VOCABULARY.check("blot").at(new Label(kind, b.place()), b.damp()));
+      Sighting seen = b.damp() ? Sighting.DAMP_PAPER : Sighting.DRY_PAPER;
+      last.put(
+          b.place(),
+          VOCABULARY.check("blot").at(new Clue.Seen(seen, b.place()), b.place(), b.damp()));
     }
     findings.addAll(last.values());
   }
@@ -152,8 +159,9 @@ final class Findings {
       boolean glows = scan.glow().counts();
       if (glows || scan.glow() == Glow.DARK) {
         String facts = scan.glow() == Glow.UNSCANNED ? "dye-unscanned" : "dye";
-        Label label = new Label(glows ? "glow" : "no-glow", scan.place());
-        findings.add(VOCABULARY.check(facts).at(label, glows));
+        Sighting seen = glows ? Sighting.GLOW : Sighting.NO_GLOW;
+        findings.add(
+            VOCABULARY.check(facts).at(new Clue.Seen(seen, scan.place()), scan.place(), glows));
       }
     }
   }
@@ -162,8 +170,8 @@ final class Findings {
   private void conditions() {
     Set<Felt> once = new java.util.LinkedHashSet<>(of.counting(Felt.class));
     for (Felt felt : once) {
-      String word = felt.saw().word();
-      findings.add(VOCABULARY.check(word).at(new Label(word, felt.place()), true));
+      Clue clue = new Clue.InCondition(felt.saw(), felt.place());
+      findings.add(VOCABULARY.check(felt.saw().word()).at(clue, felt.place(), true));
     }
   }
 
@@ -172,14 +180,15 @@ final class Findings {
     of.held(false).ifPresent(this::cold);
     of.held(true)
         .ifPresent(
-            h -> rate(h, List.of("hot-hold-falls", "hot-hold-steady"), h.outcome(), Set.of()));
+            h -> rate(h, Showed.HOT_HOLD_FALLS, Showed.HOT_HOLD_STEADY, h.outcome(), Set.of()));
     of.counting(LevelWatched.class).stream()
         .reduce((a, b) -> b)
         .ifPresent(
             w ->
                 findings.add(
                     new MeasuredRate(
-                        Label.of(falls(w.rate(), w.rateU()) ? "level-falls" : "level-stands"),
+                        new Clue.Result(
+                            falls(w.rate(), w.rateU()) ? Showed.LEVEL_FALLS : Showed.LEVEL_STANDS),
                         w.rate(),
                         w.rateU(),
                         (place, mode) -> !cutOffNow().contains(place))));
@@ -204,9 +213,12 @@ final class Findings {
       of.places().stream().filter(PlaceFacts::inside).forEach(p -> taken.add(p.place()));
     }
     boolean rest = !of.measured().isEmpty() && balance.isPresent();
-    List<String> kinds =
-        rest ? List.of("hold-rest", "hold-explained") : List.of("hold-falls", "hold-steady");
-    rate(held, kinds, outcome, taken);
+    rate(
+        held,
+        rest ? Showed.HOLD_REST : Showed.HOLD_FALLS,
+        rest ? Showed.HOLD_EXPLAINED : Showed.HOLD_STEADY,
+        outcome,
+        taken);
   }
 
   private static boolean falls(double rate, double u) {
@@ -214,7 +226,7 @@ final class Findings {
   }
 
   /** Of a gross leak only a lower bound is known. */
-  private void rate(Held held, List<String> kinds, Outcome outcome, Set<String> taken) {
+  private void rate(Held held, Showed falls, Showed steady, Outcome outcome, Set<String> taken) {
     Scoped scoped = Scoped.of(of.circuit(), of.now(), held.scope());
     double rate;
     double u;
@@ -229,7 +241,7 @@ final class Findings {
     }
     findings.add(
         new MeasuredRate(
-            Label.of(falls(rate, u) ? kinds.get(0) : kinds.get(1)),
+            new Clue.Result(falls(rate, u) ? falls : steady),
             rate,
             u,
             (place, mode) -> scoped.exercises(place, mode) && !taken.contains(place)));
@@ -243,6 +255,8 @@ final class Findings {
             m ->
                 findings.add(
                     new MoreIsLost(
-                        Label.of("more-is-lost"), m.apart(), (p, mode) -> !m.exercised(p, mode))));
+                        new Clue.Result(Showed.MORE_IS_LOST),
+                        m.apart(),
+                        (p, mode) -> !m.exercised(p, mode))));
   }
 }
