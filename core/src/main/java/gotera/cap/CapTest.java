@@ -1,6 +1,7 @@
 package gotera.cap;
 
 import gotera.quantity.GaugePressure;
+import gotera.word.Worded;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -30,7 +31,7 @@ public record CapTest(List<Problem> problems, boolean complete) {
   }
 
   /** What can be wrong with a cap. */
-  public enum Problem {
+  public enum Problem implements Worded {
     /** It opens early: coolant boils earlier, and is lost hot. */
     OPENS_EARLY,
     /** It opens late: hoses and radiator see more than they are made for. */

@@ -1,6 +1,7 @@
 package gotera.cap;
 
 import gotera.quantity.GaugePressure;
+import gotera.word.Worded;
 import java.util.Optional;
 
 /**
@@ -13,7 +14,7 @@ import java.util.Optional;
  */
 public record TestLimit(GaugePressure pressure, Source source) {
   /** Who sets the limit. */
-  public enum Source {
+  public enum Source implements Worded {
     /** The stamp on the cap. */
     CAP,
     /** The maker's figure for the system, lower than the cap's. */

@@ -29,7 +29,7 @@ public record Editing(Circuit circuit, Optional<Problem> problem) {
   private static final double MARGIN = 14;
 
   /** Reasons to refuse an edit. */
-  public enum Problem {
+  public enum Problem implements Worded {
     /** There is no such part, joint or branch. */
     UNKNOWN,
     /** The code is taken. */

@@ -1,5 +1,6 @@
 package gotera.dial;
 
+import gotera.word.Worded;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -37,7 +38,7 @@ public record Dial(double x, double y, List<Mark> marks) {
   }
 
   /** What is wrong with a dial. */
-  public enum Problem {
+  public enum Problem implements Worded {
     /** There are fewer than two marks. */
     TOO_FEW_MARKS,
     /** It is too small in the picture. */

@@ -7,6 +7,7 @@ import gotera.pressure.trace.TemperatureTrack;
 import gotera.pressure.verdict.VerdictKind;
 import gotera.quantity.AbsolutePressure;
 import gotera.quantity.Volume;
+import gotera.word.Worded;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
@@ -31,7 +32,7 @@ public record Remedy(Kind kind, double figure) {
   private static final double SHORTEST_INTERVAL = 1.0 / 60;
 
   /** What can be changed. */
-  public enum Kind {
+  public enum Kind implements Worded {
     /** Hold for so many minutes in all. */
     MINUTES,
     /** Have so little trapped air (mL). */

@@ -1,5 +1,6 @@
 package gotera.quantity;
 
+import gotera.word.Worded;
 import java.util.List;
 
 /**
@@ -23,7 +24,7 @@ public sealed interface Understanding<T> {
   record NotUnderstood<T>(Problem problem) implements Understanding<T> {}
 
   /** Why something typed has no meaning here. */
-  enum Problem {
+  enum Problem implements Worded {
     /** Nothing was typed. */
     EMPTY,
     /** There is no number in it. */

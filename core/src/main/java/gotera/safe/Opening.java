@@ -7,6 +7,7 @@ import gotera.safe.Happened.Ran;
 import gotera.safe.Happened.Squeezed;
 import gotera.safe.Happened.Vented;
 import gotera.timing.CoolDown;
+import gotera.word.Worded;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.Comparator;
@@ -53,7 +54,7 @@ public record Opening(
   private static final double USUAL_ROOM = 20; // °C
 
   /** What may be done. */
-  public enum Verdict {
+  public enum Verdict implements Worded {
     /** Soft, cold by a reading, no pressure, and nobody is endangered by high voltage. */
     MAY_OPEN,
     /** High voltage: a qualified person only. */

@@ -1,5 +1,7 @@
 package gotera.uncertainty;
 
+import gotera.word.Worded;
+
 /**
  * One source of uncertainty and what it contributes.
  *
@@ -15,7 +17,7 @@ public record Contribution(Source source, double u) {
   }
 
   /** The sources a leak rate's uncertainty comes from. */
-  public enum Source {
+  public enum Source implements Worded {
     /** Scatter of the readings around the fitted curve, settling included. */
     FIT,
     /** How well the drift of the temperature is known. */

@@ -12,7 +12,6 @@ import gotera.drawing.CircuitView.JointView;
 import gotera.drawing.CircuitView.Mark;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 
 /** Draws a circuit with what was seen at its joints. Each joint is a link. */
 public final class CircuitDrawing {
@@ -234,7 +233,7 @@ public final class CircuitDrawing {
         "<a href=\"%s\" class=\"joint joint-%s%s\" aria-label=\"%s\" id=\"joint-%s\"%s>"
             .formatted(
                 Svg.escape(words.address(joint.code())),
-                seen.mark().name().toLowerCase(Locale.ROOT),
+                seen.mark().word(),
                 chosen ? " joint-chosen" : "",
                 Svg.escape(seen.spoken()),
                 Svg.escape(joint.code()),

@@ -3,6 +3,7 @@ package gotera.drawing;
 import gotera.circuit.Branch;
 import gotera.circuit.Circuit;
 import gotera.circuit.DripTrace;
+import gotera.word.Worded;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -36,7 +37,7 @@ public record CircuitView(
   }
 
   /** What was seen at a joint. */
-  public enum Mark {
+  public enum Mark implements Worded {
     /** Nobody has looked. */
     OPEN,
     /** Looked at and dry. */
@@ -48,7 +49,7 @@ public record CircuitView(
   }
 
   /** What the lamp showed at a joint. */
-  public enum Glow {
+  public enum Glow implements Worded {
     /** Nothing, or nobody looked. */
     NONE,
     /** Old glow, not grown. */

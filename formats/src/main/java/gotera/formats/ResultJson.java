@@ -7,7 +7,6 @@ import gotera.pressure.setup.CompletedHold;
 import gotera.pressure.setup.HoldSetup;
 import gotera.pressure.verdict.Reason;
 import gotera.uncertainty.Contribution;
-import java.util.Locale;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -63,10 +62,7 @@ public final class ResultJson {
 
   private static void budget(ArrayNode budget, PressureTestResult.Rate r) {
     for (Contribution c : r.budget().contributions()) {
-      ObjectNode item =
-          budget
-              .addObject()
-              .put("source", c.source().name().toLowerCase(Locale.ROOT).replace('_', '-'));
+      ObjectNode item = budget.addObject().put("source", c.source().word());
       number(item, "ml_per_min", c.u());
     }
   }

@@ -1,9 +1,9 @@
 package gotera.web.account;
 
-import java.util.Locale;
+import gotera.word.Worded;
 
 /** What an account may do. */
-public enum Role {
+public enum Role implements Worded {
   /** Works at the vehicle: everything about a job. */
   TECHNICIAN,
   /** Leads the workshop: everything about a job, and the accounts. */
@@ -11,12 +11,8 @@ public enum Role {
   /** Talks to the customer: reads jobs, writes intake, hands out reports, no measurements. */
   SERVICE_DESK;
 
-  /** The word for it in forms and messages. */
-  public String word() {
-    return name().toLowerCase(Locale.ROOT).replace('_', '-');
-  }
-
   static Role of(String word) {
-    return valueOf(word.toUpperCase(Locale.ROOT).replace('-', '_'));
+    return Worded.of(Role.class, word)
+        .orElseThrow(() -> new IllegalArgumentException("no role " + word));
   }
 }

@@ -130,7 +130,7 @@ class CameraController {
     }
     Optional<Dial.Problem> problem = dial.get().problem();
     if (problem.isPresent()) {
-      return refused("camera.dial." + problem.get().name().toLowerCase(java.util.Locale.ROOT));
+      return refused("camera.dial." + problem.get().word());
     }
     camera.touched(testId, dial.get(), picture.get(), principal.getName());
     return said(camera.read(dial.get(), picture.get()), figures);

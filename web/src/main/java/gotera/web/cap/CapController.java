@@ -14,9 +14,9 @@ import gotera.web.frame.Pages;
 import gotera.web.job.JobPlace;
 import gotera.web.job.JobService;
 import gotera.web.job.JobView;
-import gotera.web.job.Step;
 import gotera.web.settings.WorkshopProperties;
 import gotera.web.words.Words;
+import gotera.work.Step;
 import java.security.Principal;
 import java.util.ArrayList;
 import java.util.List;
@@ -208,7 +208,7 @@ class CapController {
               model.addAttribute(
                   "limit", figures.pressureTwice(cap.limit().pressure().kilopascals()));
               model.addAttribute("boils", boils(jobs.require(id), cap, figures));
-              model.addAttribute("limitFrom", words.say("limit." + cap.limit().source().name()));
+              model.addAttribute("limitFrom", words.say("limit." + cap.limit().source().word()));
             });
     return "cap/cap";
   }

@@ -1,8 +1,9 @@
 package gotera.web.cap;
 
-import gotera.web.job.Step;
 import gotera.web.job.StepReporter;
 import gotera.web.words.Words;
+import gotera.work.Step;
+import gotera.work.StepState;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 
@@ -28,7 +29,7 @@ class CapReporter implements StepReporter {
         .map(
             cap ->
                 new StepStatus(
-                    cap.seals().equals("doubtful") ? State.AGAIN : State.DONE,
+                    cap.seals().equals("doubtful") ? StepState.AGAIN : StepState.DONE,
                     cap.stamp() + " \u00b7 " + words.say("seals." + cap.seals())))
         .orElse(StepStatus.UNTOUCHED);
   }

@@ -5,7 +5,6 @@ import gotera.quantity.GaugePressure;
 import gotera.web.words.Words;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 
 /** What a cap tester's readings say, in words. */
 public final class CapTestWords {
@@ -15,11 +14,7 @@ public final class CapTestWords {
   public static List<String> of(TesterReadings readings, GaugePressure stamp, Words words) {
     CapTest test = readings.of(stamp);
     List<String> said = new ArrayList<>();
-    test.problems()
-        .forEach(
-            p ->
-                said.add(
-                    words.say("cap-test." + p.name().toLowerCase(Locale.ROOT).replace('_', '-'))));
+    test.problems().forEach(p -> said.add(words.say("cap-test." + p.word())));
     if (readings.tried() && !test.doubtful()) {
       said.add(words.say(test.complete() ? "cap-test.right" : "cap-test.right-so-far"));
     }

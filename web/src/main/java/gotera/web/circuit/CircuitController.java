@@ -15,7 +15,6 @@ import gotera.web.job.JobView;
 import gotera.web.storage.Identifiers;
 import gotera.web.words.Words;
 import java.security.Principal;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -163,7 +162,7 @@ class CircuitController {
       CircuitEdit meant = edit.orElseThrow(() -> new NotFound("edit " + form.kind()));
       types
           .edit(id, meant, principal.getName())
-          .ifPresent(p -> problems.add(form.kind() + "-name", "problem.edit-" + word(p)));
+          .ifPresent(p -> problems.add(form.kind() + "-name", "problem.edit-" + p.word()));
       if (problems.none()) {
         return "redirect:/jobs/" + id + "/circuit";
       }
@@ -188,9 +187,5 @@ class CircuitController {
             HttpHeaders.CONTENT_DISPOSITION,
             ContentDisposition.attachment().filename("circuit.svg").build().toString())
         .body(drawing);
-  }
-
-  private static String word(Enum<?> value) {
-    return value.name().toLowerCase(Locale.ROOT).replace('_', '-');
   }
 }

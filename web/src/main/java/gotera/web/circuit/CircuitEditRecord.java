@@ -50,30 +50,26 @@ class CircuitEditRecord {
       kind = "add-joint";
       name = e.name();
       part = e.part();
-      spot = word(e.spot());
+      spot = e.spot().word();
       fastening = e.fastening().word();
     } else if (edit instanceof CircuitEdit.MoveJoint e) {
       kind = "move-joint";
       part = e.part();
-      spot = word(e.spot());
+      spot = e.spot().word();
     } else if (edit instanceof CircuitEdit.RemoveJoint) {
       kind = "remove-joint";
     } else if (edit instanceof CircuitEdit.AddPart e) {
       kind = "add-part";
       name = e.name();
-      spot = word(e.region());
+      spot = e.region().word();
     } else if (edit instanceof CircuitEdit.MovePart e) {
       kind = "move-part";
-      spot = word(e.region());
+      spot = e.region().word();
     } else if (edit instanceof CircuitEdit.RemovePart) {
       kind = "remove-part";
     } else {
       kind = "loop-off";
     }
-  }
-
-  private static String word(Enum<?> value) {
-    return value.name().toLowerCase(java.util.Locale.ROOT).replace('_', '-');
   }
 
   /** The change it means; empty, and told in the log, where its kind is none that is known. */

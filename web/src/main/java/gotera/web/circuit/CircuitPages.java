@@ -12,8 +12,9 @@ import gotera.web.circuit.EngineTypeService.Made;
 import gotera.web.figures.Figures;
 import gotera.web.job.JobPlace;
 import gotera.web.job.JobService;
-import gotera.web.job.Step;
 import gotera.web.words.Words;
+import gotera.word.Worded;
+import gotera.work.Step;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -136,12 +137,8 @@ class CircuitPages {
     return new Choice(value, words.say(kind + value));
   }
 
-  private List<Choice> choices(String kind, Enum<?>[] values) {
-    return Arrays.stream(values).map(v -> choice(kind, word(v))).toList();
-  }
-
-  private static String word(Enum<?> value) {
-    return value.name().toLowerCase(Locale.ROOT).replace('_', '-');
+  private List<Choice> choices(String kind, Worded[] values) {
+    return Arrays.stream(values).map(v -> choice(kind, v.word())).toList();
   }
 
   /** Branches of this circuit that can be cut out and are not yet. */

@@ -1,7 +1,8 @@
 package gotera.web.circuit;
 
-import gotera.web.job.Step;
 import gotera.web.job.StepReporter;
+import gotera.work.Step;
+import gotera.work.StepState;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 
@@ -23,7 +24,7 @@ class CircuitReporter implements StepReporter {
   public StepStatus status(UUID jobId) {
     return types
         .of(jobId)
-        .map(t -> new StepStatus(State.DONE, t.name()))
+        .map(t -> new StepStatus(StepState.DONE, t.name()))
         .orElse(StepStatus.UNTOUCHED);
   }
 }

@@ -16,7 +16,6 @@ import gotera.web.figures.Figures;
 import gotera.web.words.Words;
 import java.util.HashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -112,7 +111,7 @@ public class Drawings {
       spoken.append(", ").append(words.say("find.suspected", percent));
     }
     if (glow != Glow.NONE) {
-      spoken.append(", ").append(words.say("dye.glow." + glow.name().toLowerCase(Locale.ROOT)));
+      spoken.append(", ").append(words.say("dye.glow." + glow.word()));
     }
     return new JointView(mark(saw), label, spoken.toString(), suspicion, glow);
   }

@@ -3,7 +3,7 @@ package gotera.web.circuit;
 import gotera.circuit.Features.Drive;
 import gotera.web.figures.Figures;
 import gotera.web.job.JobPageContributor;
-import gotera.web.job.Step;
+import gotera.work.Step;
 import java.util.Map;
 import java.util.UUID;
 import org.springframework.stereotype.Component;

@@ -1,9 +1,10 @@
 package gotera.web.decide;
 
 import gotera.web.decide.QuoteService.Line;
-import gotera.web.job.Step;
 import gotera.web.job.StepReporter;
 import gotera.web.words.Words;
+import gotera.work.Step;
+import gotera.work.StepState;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
@@ -32,7 +33,7 @@ class DecideReporter implements StepReporter {
     }
     long open = lines.stream().filter(l -> l.decided().what() == DecisionWord.OPEN).count();
     return open == 0
-        ? new StepStatus(State.DONE, words.say("decide.rail-done", lines.size()))
-        : new StepStatus(State.PARTLY, words.say("decide.rail-open", open));
+        ? new StepStatus(StepState.DONE, words.say("decide.rail-done", lines.size()))
+        : new StepStatus(StepState.PARTLY, words.say("decide.rail-open", open));
   }
 }

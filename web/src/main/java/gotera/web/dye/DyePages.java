@@ -67,7 +67,7 @@ class DyePages {
     Dye known = dye.known(id, circuit);
     Optional<Joint> chosen = circuit.joint(form.joint());
     String address = "/jobs/" + id + "/dye?" + (dark ? "dark=true&" : "") + "joint=";
-    model.addAttribute("place", new JobPlace(id, gotera.web.job.Step.FIND, figures));
+    model.addAttribute("place", new JobPlace(id, gotera.work.Step.FIND, figures));
     model.addAttribute("form", form);
     model.addAttribute("problems", problems);
     model.addAttribute("dark", dark);

@@ -5,6 +5,7 @@ import gotera.circuit.Circuit;
 import gotera.circuit.DripSpot;
 import gotera.dye.Dye;
 import gotera.pressure.verdict.VerdictKind;
+import gotera.said.CaughtFrom;
 import gotera.suspects.Case;
 import gotera.suspects.Checked.InCylinder;
 import gotera.suspects.Observation;
@@ -37,7 +38,6 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
@@ -177,23 +177,14 @@ public class Cases {
 
   /** Coolant out of a cylinder: seen there too; its flow is counted with the hold. */
   private List<InCylinder> inCylinders(PressureTestView test) {
-    return catches.of(test.id()).stream()
-        .filter(c -> c.place().toLowerCase(Locale.ROOT).contains("cylinder"))
-        .map(
-            c ->
-                new InCylinder(
-                    number(c.place()),
-                    true,
-                    OptionalDouble.empty(),
-                    OptionalDouble.empty(),
-                    c.minutes().isEmpty()))
-        .toList();
-  }
-
-  /** The cylinder's number in what a person wrote of the place; 1 where there is none. */
-  private static int number(String place) {
-    String digits = place.replaceAll("\\D", "");
-    return digits.isEmpty() || digits.length() > 2 ? 1 : Math.max(1, Integer.parseInt(digits));
+    List<InCylinder> seen = new ArrayList<>();
+    for (Caught c : catches.of(test.id())) {
+      if (c.from() instanceof CaughtFrom.Cylinder cylinder) {
+        OptionalDouble none = OptionalDouble.empty();
+        seen.add(new InCylinder(cylinder.number(), true, none, none, c.minutes().isEmpty()));
+      }
+    }
+    return seen;
   }
 
   /** What was caught inside during a test, where it says a flow. */

@@ -3,9 +3,10 @@ package gotera.web.evidence;
 import gotera.suspects.Case;
 import gotera.web.circuit.CircuitService;
 import gotera.web.circuit.LeakSite;
-import gotera.web.job.Step;
 import gotera.web.job.StepReporter;
 import gotera.web.words.Words;
+import gotera.work.Step;
+import gotera.work.StepState;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
@@ -39,7 +40,7 @@ class FindReporter implements StepReporter {
     int wet = known.wet().size();
     long before = known.foundBefore();
     return new StepStatus(
-        wet + before > 0 ? State.DONE : State.AGAIN,
+        wet + before > 0 ? StepState.DONE : StepState.AGAIN,
         before > 0
             ? words.say("find.rail-repaired", wet, looked, before)
             : words.say("find.rail", wet, looked));

@@ -4,9 +4,10 @@ import gotera.circuit.Features.Drive;
 import gotera.suspects.Flag;
 import gotera.web.circuit.EngineTypeService;
 import gotera.web.inside.InsideService;
-import gotera.web.job.Step;
 import gotera.web.job.StepReporter;
 import gotera.web.words.Words;
+import gotera.work.Step;
+import gotera.work.StepState;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 
@@ -35,16 +36,16 @@ class InsideReporter implements StepReporter {
   public StepStatus status(UUID jobId) {
     int found = inside.all(jobId).size();
     if (found > 0) {
-      return new StepStatus(State.DONE, words.say("inside.rail", found));
+      return new StepStatus(StepState.DONE, words.say("inside.rail", found));
     }
     if (types.features(jobId).drive() == Drive.ELECTRIC) {
-      return new StepStatus(State.NOT_NEEDED, words.say("inside.not-needed"));
+      return new StepStatus(StepState.NOT_NEEDED, words.say("inside.not-needed"));
     }
     boolean asked =
         suspects.assess(jobId).flags().stream()
             .anyMatch(f -> f.kind() == Flag.Kind.FALLS_AND_DRY_OUTSIDE);
     return asked
         ? StepStatus.UNTOUCHED
-        : new StepStatus(State.NOT_NEEDED, words.say("inside.not-yet"));
+        : new StepStatus(StepState.NOT_NEEDED, words.say("inside.not-yet"));
   }
 }

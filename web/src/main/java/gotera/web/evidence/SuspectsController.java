@@ -3,7 +3,7 @@ package gotera.web.evidence;
 import gotera.web.figures.Figures;
 import gotera.web.job.JobPlace;
 import gotera.web.job.JobService;
-import gotera.web.job.Step;
+import gotera.work.Step;
 import java.util.UUID;
 import org.springframework.stereotype.Controller;
 import org.springframework.ui.Model;

@@ -43,11 +43,7 @@ public final class FieldProblems {
       List<T> meanings = ambiguous.meanings();
       add(field, "problem.ambiguous", typed, shown(meanings.get(0)), shown(last(meanings)));
     } else if (understanding instanceof NotUnderstood<T> not) {
-      add(
-          field,
-          "problem." + not.problem().name().toLowerCase(java.util.Locale.ROOT),
-          typed,
-          words.say("expect." + field));
+      add(field, "problem." + not.problem().word(), typed, words.say("expect." + field));
     }
     return Optional.empty();
   }

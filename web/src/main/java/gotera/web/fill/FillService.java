@@ -19,11 +19,12 @@ import gotera.web.finding.FindingService;
 import gotera.web.finding.FindingService.New;
 import gotera.web.job.JobService;
 import gotera.web.job.JobView;
-import gotera.web.job.Step;
 import gotera.web.job.StepReporter;
 import gotera.web.pressure.PressureService;
 import gotera.web.pressure.PressureTestView;
 import gotera.web.words.Words;
+import gotera.work.Step;
+import gotera.work.StepState;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -233,7 +234,7 @@ public class FillService implements StepReporter {
     double out =
         lines.stream().filter(l -> !l.kind().in()).mapToDouble(FillLine::millilitres).sum();
     return new StepStatus(
-        State.DONE,
+        StepState.DONE,
         put > 0 || out <= 0
             ? words.say("fill.rail", Figures.USUAL.volume(put))
             : words.say("fill.rail-out", Figures.USUAL.volume(out)));

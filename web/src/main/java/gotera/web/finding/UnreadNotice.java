@@ -2,8 +2,8 @@ package gotera.web.finding;
 
 import gotera.web.figures.Figures;
 import gotera.web.job.JobPageContributor;
-import gotera.web.job.Step;
 import gotera.web.words.Words;
+import gotera.work.Step;
 import java.util.Map;
 import java.util.UUID;
 import org.springframework.stereotype.Component;

@@ -10,6 +10,7 @@ import gotera.web.job.OpenJobs;
 import gotera.web.job.OpenJobs.OpenJob;
 import gotera.web.timer.WaitService;
 import gotera.web.words.Words;
+import gotera.word.Worded;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
@@ -17,7 +18,6 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -57,7 +57,7 @@ class FloorPages {
   }
 
   /** Where a job is on the floor. */
-  enum Group {
+  enum Group implements Worded {
     /** Something rings. */
     DUE,
     /** Somebody can work on it now. */
@@ -110,7 +110,7 @@ class FloorPages {
     return Arrays.stream(Group.values())
         .map(
             g -> {
-              String word = g.name().toLowerCase(Locale.ROOT);
+              String word = g.word();
               return new Cards(
                   word,
                   words.say("floor.group." + word),

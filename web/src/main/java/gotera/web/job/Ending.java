@@ -1,44 +1,27 @@
 package gotera.web.job;
 
-import java.util.Arrays;
-import java.util.List;
+import gotera.word.Worded;
 import java.util.Optional;
 
 /** How a job ends. */
-public enum Ending {
+public enum Ending implements Worded {
   /** Proven tight. */
-  PROVEN("proven"),
+  PROVEN,
   /** Mended for now: a branch looped off, a place sealed. */
-  PROVISIONAL("provisional"),
+  PROVISIONAL,
   /** The place is known; nothing was repaired here. */
-  DIAGNOSIS_ONLY("diagnosis-only"),
+  DIAGNOSIS_ONLY,
   /** The customer decides after a quote. */
-  CUSTOMER_DECIDES("customer-decides"),
+  CUSTOMER_DECIDES,
   /** Left leaking, with the customer's consent. */
-  LEFT_LEAKING("left-leaking"),
+  LEFT_LEAKING,
   /** Parts are on their way. */
-  WAITING_FOR_PARTS("waiting-for-parts"),
+  WAITING_FOR_PARTS,
   /** The leak was not found. */
-  NOT_FOUND("not-found");
-
-  private final String word;
-
-  Ending(String word) {
-    this.word = word;
-  }
-
-  /** The word for it in forms, tables and messages. */
-  public String word() {
-    return word;
-  }
-
-  /** All words. */
-  static List<String> words() {
-    return Arrays.stream(values()).map(Ending::word).toList();
-  }
+  NOT_FOUND;
 
   /** The ending a word means. */
   public static Optional<Ending> of(String word) {
-    return Arrays.stream(values()).filter(e -> e.word.equals(word)).findFirst();
+    return Worded.of(Ending.class, word);
   }
 }

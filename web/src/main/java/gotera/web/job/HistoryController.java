@@ -3,6 +3,7 @@ package gotera.web.job;
 import gotera.web.figures.Figures;
 import gotera.web.history.HistorySource;
 import gotera.web.history.HistorySource.HistoryEntry;
+import gotera.work.Step;
 import jakarta.servlet.http.HttpServletResponse;
 import java.util.Comparator;
 import java.util.List;

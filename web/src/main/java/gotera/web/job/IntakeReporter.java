@@ -1,6 +1,8 @@
 package gotera.web.job;
 
 import gotera.web.words.Words;
+import gotera.work.Step;
+import gotera.work.StepState;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 
@@ -24,7 +26,7 @@ class IntakeReporter implements StepReporter {
   public StepStatus status(UUID jobId) {
     JobView job = jobs.require(jobId);
     return job.intakeAt().isPresent()
-        ? new StepStatus(State.DONE, words.say("where." + job.whereLost()))
-        : new StepStatus(State.UNTOUCHED, words.say("intake.not-named"));
+        ? new StepStatus(StepState.DONE, words.say("where." + job.whereLost()))
+        : new StepStatus(StepState.UNTOUCHED, words.say("intake.not-named"));
   }
 }

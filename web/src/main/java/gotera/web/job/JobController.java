@@ -6,6 +6,7 @@ import gotera.web.figures.Figures;
 import gotera.web.frame.NotFound;
 import gotera.web.frame.Pages;
 import gotera.web.words.Words;
+import gotera.work.Step;
 import java.security.Principal;
 import java.util.List;
 import java.util.Map;

@@ -1,6 +1,7 @@
 package gotera.web.job;
 
 import gotera.web.figures.Figures;
+import gotera.work.Step;
 import java.util.UUID;
 
 /**

@@ -5,6 +5,7 @@ import gotera.web.storage.Entries;
 import gotera.web.storage.Identifiers;
 import gotera.web.storage.RequestMemo;
 import gotera.web.storage.Write;
+import gotera.word.Worded;
 import java.time.Clock;
 import java.util.List;
 import java.util.OptionalDouble;
@@ -66,7 +67,7 @@ public class JobService {
 
   /** Words of the endings. */
   public List<String> endings() {
-    return Ending.words();
+    return Worded.words(Ending.class);
   }
 
   /** Closes a job with its ending. */

@@ -2,6 +2,7 @@ package gotera.web.job;
 
 import gotera.web.job.JobHeadline.Headline;
 import gotera.web.job.Rail.Awaited;
+import gotera.work.Step;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Clock;

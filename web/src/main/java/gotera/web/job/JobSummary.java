@@ -1,6 +1,7 @@
 package gotera.web.job;
 
 import gotera.web.job.JobHeadline.Headline;
+import gotera.work.Step;
 import java.time.Instant;
 import java.util.Optional;
 

@@ -2,6 +2,7 @@ package gotera.web.job;
 
 import gotera.web.job.JobHeadline.Headline;
 import gotera.web.job.JobList.Row;
+import gotera.work.Step;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;

@@ -1,13 +1,14 @@
 package gotera.web.job;
 
-import gotera.web.job.StepReporter.State;
 import gotera.web.job.StepReporter.StepStatus;
 import gotera.web.words.Words;
+import gotera.work.OrderOfWork;
+import gotera.work.Step;
+import gotera.work.StepState;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
@@ -71,7 +72,7 @@ class Rail {
     List<RailStep> rail = new ArrayList<>();
     statuses.forEach(
         (step, status) -> {
-          String state = status.state().name().toLowerCase(Locale.ROOT).replace('_', '-');
+          String state = status.state().word();
           rail.add(
               new RailStep(
                   step,
@@ -94,7 +95,7 @@ class Rail {
   }
 
   private static OrderOfWork order(Map<Step, StepStatus> statuses) {
-    Map<Step, State> states = new EnumMap<>(Step.class);
+    Map<Step, StepState> states = new EnumMap<>(Step.class);
     statuses.forEach((step, status) -> states.put(step, status.state()));
     return new OrderOfWork(states);
   }
@@ -122,7 +123,7 @@ class Rail {
   private Step waitsFor(UUID jobId, OrderOfWork order) {
     Step next = order.waitsFor();
     boolean found = next == Step.DECIDE || next == Step.REPAIR;
-    boolean looksOn = found && order.of(Step.FIND) != State.SKIPPED && moreLeaks(jobId);
+    boolean looksOn = found && order.of(Step.FIND) != StepState.SKIPPED && moreLeaks(jobId);
     return looksOn ? Step.FIND : next;
   }
 
@@ -142,15 +143,15 @@ class Rail {
       return reporter.status(jobId);
     } catch (RuntimeException e) {
       LOG.error("step {} of job {} cannot be read", reporter.step().word(), jobId, e);
-      return new StepStatus(State.AGAIN, words.say("state.broken"));
+      return new StepStatus(StepState.AGAIN, words.say("state.broken"));
     }
   }
 
   private StepStatus status(UUID jobId, Step step) {
     StepStatus told = told(Objects.requireNonNull(reporters.get(step)), jobId);
     // whatever was done at it says more than that it was skipped once
-    return told.state() == State.UNTOUCHED && skipped.of(jobId).contains(step)
-        ? new StepStatus(State.SKIPPED, told.note())
+    return told.state() == StepState.UNTOUCHED && skipped.of(jobId).contains(step)
+        ? new StepStatus(StepState.SKIPPED, told.note())
         : told;
   }
 
@@ -180,11 +181,11 @@ class Rail {
   }
 
   private Way way(UUID jobId, Step shown, OrderOfWork order) {
-    State state = order.of(shown);
-    boolean untouched = state == State.UNTOUCHED;
+    StepState state = order.of(shown);
+    boolean untouched = state == StepState.UNTOUCHED;
     Step next = untouched ? order.after(shown) : waitsFor(jobId, order);
     boolean elsewhere = next != shown;
-    boolean leads = elsewhere && (!untouched || shown.isOpenEnded()) && state != State.RUNNING;
+    boolean leads = elsewhere && (!untouched || shown.isOpenEnded()) && state != StepState.RUNNING;
     String step = "/jobs/" + jobId + "/steps/" + shown.word();
     boolean canSkip = untouched && shown.canBeSkipped();
     return new Way(
@@ -194,6 +195,6 @@ class Rail {
         leads,
         canSkip ? step + "/skip" : "",
         words.say(shown == Step.MAKE_SAFE ? "way.skip.make-safe" : "way.skip"),
-        state == State.SKIPPED ? step + "/take-up" : "");
+        state == StepState.SKIPPED ? step + "/take-up" : "");
   }
 }

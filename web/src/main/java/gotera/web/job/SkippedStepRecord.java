@@ -1,5 +1,6 @@
 package gotera.web.job;
 
+import gotera.work.Step;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;

@@ -3,6 +3,7 @@ package gotera.web.job;
 import gotera.web.storage.Identifiers;
 import gotera.web.storage.RequestMemo;
 import gotera.web.storage.Write;
+import gotera.work.Step;
 import java.time.Clock;
 import java.util.List;
 import java.util.Set;

@@ -1,5 +1,7 @@
 package gotera.web.job;
 
+import gotera.work.Step;
+import gotera.work.StepState;
 import java.time.Instant;
 import java.util.Optional;
 import java.util.UUID;
@@ -19,24 +21,13 @@ public interface StepReporter {
    * @param note a few words about it; empty for none
    * @param until when it is another though nobody writes; empty where only writing changes it
    */
-  record StepStatus(State state, String note, Optional<Instant> until) {
+  record StepStatus(StepState state, String note, Optional<Instant> until) {
     /** Nothing done yet. */
-    public static final StepStatus UNTOUCHED = new StepStatus(State.UNTOUCHED, "");
+    public static final StepStatus UNTOUCHED = new StepStatus(StepState.UNTOUCHED, "");
 
     /** One that only writing changes. */
-    public StepStatus(State state, String note) {
+    public StepStatus(StepState state, String note) {
       this(state, note, Optional.empty());
     }
-  }
-
-  /** States of a step. */
-  enum State {
-    UNTOUCHED,
-    RUNNING,
-    PARTLY,
-    DONE,
-    AGAIN,
-    NOT_NEEDED,
-    SKIPPED
   }
 }

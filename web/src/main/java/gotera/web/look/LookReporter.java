@@ -1,9 +1,10 @@
 package gotera.web.look;
 
 import gotera.look.VisualCheck;
-import gotera.web.job.Step;
 import gotera.web.job.StepReporter;
 import gotera.web.words.Words;
+import gotera.work.Step;
+import gotera.work.StepState;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 
@@ -30,6 +31,6 @@ class LookReporter implements StepReporter {
       return StepStatus.UNTOUCHED;
     }
     return new StepStatus(
-        round.open() > 0 ? State.PARTLY : State.DONE, words.say("look.rail", round.open()));
+        round.open() > 0 ? StepState.PARTLY : StepState.DONE, words.say("look.rail", round.open()));
   }
 }

@@ -9,7 +9,6 @@ import java.io.UncheckedIOException;
 import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.UUID;
 import org.jspecify.annotations.Nullable;
@@ -41,13 +40,7 @@ public class PhotoService {
         upload.getSize() > Photograph.MOST_BYTES
             ? Photograph.Outcome.of(Photograph.Problem.TOO_LARGE)
             : Photograph.read(upload.getBytes());
-    outcome
-        .problem()
-        .ifPresent(
-            p ->
-                problems.add(
-                    "photo",
-                    "problem.photo-" + p.name().toLowerCase(Locale.ROOT).replace('_', '-')));
+    outcome.problem().ifPresent(p -> problems.add("photo", "problem.photo-" + p.word()));
     return outcome.photograph();
   }
 

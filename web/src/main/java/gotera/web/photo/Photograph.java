@@ -5,6 +5,7 @@ import com.drew.imaging.jpeg.JpegProcessingException;
 import com.drew.metadata.exif.ExifDirectoryBase;
 import com.drew.metadata.exif.ExifIFD0Directory;
 import com.drew.metadata.exif.ExifReader;
+import gotera.word.Worded;
 import java.awt.Color;
 import java.awt.Graphics2D;
 import java.awt.RenderingHints;
@@ -56,7 +57,7 @@ public record Photograph(byte[] jpeg, int width, int height) {
   }
 
   /** Why an upload is not kept. */
-  enum Problem {
+  enum Problem implements Worded {
     TOO_LARGE,
     NO_PICTURE,
     TOO_MANY_PIXELS

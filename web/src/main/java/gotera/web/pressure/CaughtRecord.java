@@ -1,5 +1,6 @@
 package gotera.web.pressure;
 
+import gotera.said.CaughtFrom;
 import jakarta.persistence.Entity;
 import jakarta.persistence.Id;
 import jakarta.persistence.Table;
@@ -38,7 +39,7 @@ class CaughtRecord {
     Double m = minutes;
     return new Caught(
         java.util.Optional.of(id),
-        place,
+        CaughtFrom.of(place),
         millilitres,
         m == null ? java.util.OptionalDouble.empty() : java.util.OptionalDouble.of(m));
   }

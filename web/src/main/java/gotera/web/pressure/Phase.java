@@ -1,25 +1,19 @@
 package gotera.web.pressure;
 
-import gotera.web.job.Step;
+import gotera.word.Worded;
+import gotera.work.Step;
 
 /** What a pressure test is for in the course of a job. */
-public enum Phase {
+public enum Phase implements Worded {
   /** Before the repair. */
-  SEARCH("search", Step.PRESSURE_TEST),
+  SEARCH(Step.PRESSURE_TEST),
   /** After it. */
-  RE_TEST("re-test", Step.RE_TEST);
+  RE_TEST(Step.RE_TEST);
 
-  private final String word;
   private final Step step;
 
-  Phase(String word, Step step) {
-    this.word = word;
+  Phase(Step step) {
     this.step = step;
-  }
-
-  /** The word for it in the database. */
-  public String word() {
-    return word;
   }
 
   /** The step whose page shows it. */
@@ -27,8 +21,9 @@ public enum Phase {
     return step;
   }
 
-  /** The phase of such a word. */
+  /** The phase of such a word; the database holds no other. */
   public static Phase of(String word) {
-    return word.equals(RE_TEST.word) ? RE_TEST : SEARCH;
+    return Worded.of(Phase.class, word)
+        .orElseThrow(() -> new IllegalArgumentException("no phase " + word));
   }
 }

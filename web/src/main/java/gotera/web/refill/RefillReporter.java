@@ -2,9 +2,10 @@ package gotera.web.refill;
 
 import gotera.refill.FillSteps.FillStep;
 import gotera.refill.Purge;
-import gotera.web.job.Step;
 import gotera.web.job.StepReporter;
 import gotera.web.words.Words;
+import gotera.work.Step;
+import gotera.work.StepState;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
@@ -34,9 +35,9 @@ class RefillReporter implements StepReporter {
     long done = steps.stream().filter(s -> refills.isDone(jobId, s)).count();
     if (done == steps.size()) {
       return refills.purge(jobId).filter(Purge::ended).isPresent()
-          ? new StepStatus(State.DONE, words.say("refill.rail-quiet"))
-          : new StepStatus(State.DONE, words.say("refill.rail-done"));
+          ? new StepStatus(StepState.DONE, words.say("refill.rail-quiet"))
+          : new StepStatus(StepState.DONE, words.say("refill.rail-done"));
     }
-    return new StepStatus(State.PARTLY, words.say("refill.rail", done, steps.size()));
+    return new StepStatus(StepState.PARTLY, words.say("refill.rail", done, steps.size()));
   }
 }

@@ -1,9 +1,10 @@
 package gotera.web.repair;
 
 import gotera.repair.StripList;
-import gotera.web.job.Step;
 import gotera.web.job.StepReporter;
 import gotera.web.words.Words;
+import gotera.work.Step;
+import gotera.work.StepState;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 
@@ -30,12 +31,12 @@ class RepairReporter implements StepReporter {
     int notes = repairs.notes(jobId).size();
     StripList off = strips.list(jobId);
     if (!off.complete()) {
-      return new StepStatus(State.PARTLY, words.say("strip.rail", off.open().size()));
+      return new StepStatus(StepState.PARTLY, words.say("strip.rail", off.open().size()));
     }
     return notes == 0 && off.lines().isEmpty()
         ? StepStatus.UNTOUCHED
         : notes == 0
-            ? new StepStatus(State.PARTLY, words.say("strip.rail-back"))
-            : new StepStatus(State.DONE, words.say("repair.rail", notes));
+            ? new StepStatus(StepState.PARTLY, words.say("strip.rail-back"))
+            : new StepStatus(StepState.DONE, words.say("repair.rail", notes));
   }
 }

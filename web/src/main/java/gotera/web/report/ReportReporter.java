@@ -1,9 +1,10 @@
 package gotera.web.report;
 
-import gotera.web.job.Step;
 import gotera.web.job.StepReporter;
 import gotera.web.link.CustomerLinkService;
 import gotera.web.words.Words;
+import gotera.work.Step;
+import gotera.work.StepState;
 import java.util.UUID;
 import org.springframework.stereotype.Component;
 
@@ -31,6 +32,6 @@ class ReportReporter implements StepReporter {
             .count();
     return open == 0
         ? StepStatus.UNTOUCHED
-        : new StepStatus(State.DONE, words.say("report.links-open", open));
+        : new StepStatus(StepState.DONE, words.say("report.links-open", open));
   }
 }

@@ -2,7 +2,7 @@ package gotera.web.retest;
 
 import gotera.web.figures.Figures;
 import gotera.web.job.JobPageContributor;
-import gotera.web.job.Step;
+import gotera.work.Step;
 import java.util.Map;
 import java.util.UUID;
 import org.springframework.stereotype.Component;

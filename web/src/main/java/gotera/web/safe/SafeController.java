@@ -16,15 +16,14 @@ import gotera.web.frame.NotFound;
 import gotera.web.frame.Pages;
 import gotera.web.job.JobPlace;
 import gotera.web.job.JobService;
-import gotera.web.job.Step;
 import gotera.web.timer.WaitService;
 import gotera.web.words.Words;
+import gotera.work.Step;
 import java.security.Principal;
 import java.time.Clock;
 import java.time.Duration;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -175,7 +174,7 @@ class SafeController {
 
   private String verdict(SafeService.Known known, Figures figures) {
     return words.say(
-        "safe." + known.opening().verdict().name().toLowerCase(Locale.ROOT).replace('_', '-'),
+        "safe." + known.opening().verdict().word(),
         known.celsius().isPresent()
             ? figures.temperature(known.celsius().getAsDouble(), 0)
             : words.say("safe.no-temperature-yet"),

@@ -2,37 +2,18 @@ package gotera.web.words;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import gotera.cap.CapTest;
-import gotera.cap.TestLimit;
 import gotera.circuit.Branch;
 import gotera.circuit.Circuit;
 import gotera.circuit.CircuitBuilder;
 import gotera.circuit.CircuitEdit;
 import gotera.circuit.CircuitPresets;
-import gotera.circuit.DripSpot;
 import gotera.circuit.Editing;
 import gotera.circuit.Fastening;
 import gotera.circuit.Features;
 import gotera.circuit.Features.Drive;
 import gotera.circuit.Features.Extra;
 import gotera.circuit.Features.Fill;
-import gotera.decide.OpenPoints.Untested;
-import gotera.look.Condition;
-import gotera.pressure.compliance.AirAndHoses;
-import gotera.pressure.trace.TraceEvent;
-import gotera.pressure.verdict.Acceptance.Purpose;
-import gotera.pressure.verdict.MakerRule;
-import gotera.pressure.verdict.Reason;
 import gotera.pressure.verdict.VerdictKind;
-import gotera.quantity.Understanding.Problem;
-import gotera.suspects.Flag;
-import gotera.suspects.Meaning;
-import gotera.suspects.Proposal;
-import gotera.suspects.Vocabulary;
-import gotera.timing.Wait;
-import gotera.uncertainty.Contribution.Source;
-import gotera.web.job.Step;
-import gotera.web.job.StepReporter;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.InputStreamReader;
@@ -55,23 +36,6 @@ class MessagesTests {
   private final Properties messages = load();
 
   @Test
-  void everyCodeOfTheCoreHasWords() {
-    Stream.of(VerdictKind.values()).forEach(k -> has("verdict." + k.word() + ".short"));
-    Stream.of(Reason.Code.values()).forEach(c -> has("reason." + c.word()));
-    Stream.of(TraceEvent.Kind.values()).forEach(k -> has("event." + k.word()));
-    Stream.of(MakerRule.Met.values()).forEach(m -> has("maker-rule." + m.word()));
-    Stream.of(Purpose.values()).forEach(p -> has("purpose." + p.word()));
-    Stream.of(TestLimit.Source.values()).forEach(s -> has("limit." + s.name()));
-    Stream.of(AirAndHoses.Source.values()).forEach(s -> has("compliance." + s.word()));
-    Stream.of(Problem.values()).forEach(p -> has("problem." + p.name().toLowerCase(Locale.ROOT)));
-    for (Source source : Source.values()) {
-      String word = source.name().toLowerCase(Locale.ROOT).replace('_', '-');
-      has("source." + word);
-      has("source." + word + ".advice");
-    }
-  }
-
-  @Test
   void everyVerdictHasAHeadlineAndADetailWithAndWithoutARate() {
     for (VerdictKind kind : List.of(VerdictKind.LEAK, VerdictKind.TIGHT, VerdictKind.GROSS)) {
       has("verdict." + kind.word());
@@ -88,11 +52,7 @@ class MessagesTests {
   }
 
   @Test
-  void everyStepJointAndPartHasWords() {
-    Stream.of(StepReporter.State.values()).forEach(s -> has("state." + word(s)));
-    for (Step step : Step.values()) {
-      has("step." + step.word());
-    }
+  void everyJointAndPartHasWords() {
     Set<Extra> extras = EnumSet.allOf(Extra.class);
     extras.remove(Extra.NO_HEATER);
     words(CircuitBuilder.of(with(Drive.PETROL, Fill.BOTH, extras)));
@@ -121,7 +81,6 @@ class MessagesTests {
   @Test
   void everythingAboutACircuitHasWords() {
     for (Fastening fastening : Fastening.values()) {
-      has("fastening." + fastening.word());
       has("letting-go." + fastening.word());
     }
     for (Branch branch : Branch.values()) {
@@ -139,90 +98,6 @@ class MessagesTests {
     Stream.of(CircuitEdit.Spot.values()).forEach(v -> has("spot." + word(v)));
     Stream.of(CircuitEdit.Region.values()).forEach(v -> has("region." + word(v)));
     Stream.of(Editing.Problem.values()).forEach(v -> has("problem.edit-" + word(v)));
-    Stream.of(DripSpot.values()).forEach(v -> has("drip-spot." + v.word()));
-    Stream.of(Wait.Kind.values()).forEach(v -> has("wait." + v.word()));
-    Stream.of(CapTest.Problem.values()).forEach(v -> has("cap-test." + word(v)));
-  }
-
-  @Test
-  void everythingThatSpeaksForOrAgainstAPlaceHasWords() {
-    Vocabulary vocabulary = Vocabulary.published();
-    vocabulary.signs().forEach(s -> has("evidence." + s.name()));
-    for (Condition condition : Condition.values()) {
-      has("evidence." + condition.word());
-      has("evidence." + condition.word() + ".here");
-      has("condition." + condition.word());
-    }
-    Stream.of(
-            "wet",
-            "dry",
-            "bead",
-            "stays-dry",
-            "stain",
-            "damp-paper",
-            "dry-paper",
-            "glow",
-            "no-glow")
-        .forEach(
-            k -> {
-              has("evidence." + k);
-              has("evidence." + k + ".here");
-            });
-    Stream.of(
-            "drip",
-            "gas",
-            "no-gas",
-            "gas-bubbles",
-            "no-bubbles",
-            "wet-cylinder",
-            "dry-cylinders",
-            "hiss-outward",
-            "hiss-inward",
-            "hiss-nothing",
-            "oil-cap-emulsion",
-            "oil-cap-clean",
-            "dipstick-emulsion",
-            "dipstick-clean",
-            "pink-gearbox",
-            "gearbox-clean",
-            "pink-coolant",
-            "oil-film",
-            "coolant-clean",
-            "hold-falls",
-            "hold-steady",
-            "hold-rest",
-            "hold-explained",
-            "hot-hold-falls",
-            "hot-hold-steady",
-            "level-falls",
-            "level-stands",
-            "more-is-lost",
-            "lost-at-all")
-        .forEach(k -> has("evidence." + k));
-  }
-
-  @Test
-  void everyRuleAndProposalHasWords() {
-    Stream.of(Flag.Kind.values()).forEach(k -> has("flag." + k.word()));
-    Stream.of(Meaning.values()).forEach(m -> has("meaning." + m.word()));
-    Stream.of(Untested.values()).forEach(u -> has("untested." + u.word()));
-    Stream.of(Proposal.Why.values()).forEach(w -> has("evidence.why." + w.word()));
-    Stream.of(Proposal.First.values()).forEach(f -> has("evidence.first." + f.word()));
-    Stream.of(
-            "repair",
-            "look",
-            "dry-and-look",
-            "count-drops",
-            "pressure-test",
-            "dye",
-            "combustion-gas",
-            "bubbles",
-            "cylinder",
-            "cap-test",
-            "fluid.dipstick",
-            "fluid.coolant-surface",
-            "fluid.gearbox")
-        .forEach(k -> has("evidence.next." + k));
   }
 
   private static String word(Enum<?> value) {

@@ -9,7 +9,6 @@ import gotera.web.pressure.hold.PressurePage.Share;
 import gotera.web.words.Words;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import org.springframework.stereotype.Component;
 
 /** Says where the figures of a test come from. */
@@ -80,7 +79,7 @@ class Origins {
     List<Share> shares = new ArrayList<>();
     for (Contribution c : rate.budget().contributions()) {
       if (c.u() > 0) {
-        String word = c.source().name().toLowerCase(Locale.ROOT).replace('_', '-');
+        String word = c.source().word();
         shares.add(
             new Share(
                 words.say("source." + word),

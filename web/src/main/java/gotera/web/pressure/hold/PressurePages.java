@@ -17,7 +17,6 @@ import gotera.web.pressure.trace.Contents;
 import gotera.web.words.Words;
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import org.springframework.stereotype.Component;
@@ -138,7 +137,7 @@ public class PressurePages {
         : words.say(
             "pressure.limit",
             figures.pressureTwice(test.conditions().limit().pressure().kilopascals()),
-            words.say("limit." + test.conditions().limit().source().name()));
+            words.say("limit." + test.conditions().limit().source().word()));
   }
 
   /** A loud word where the gauge is above the limit as it is now. */
@@ -227,7 +226,7 @@ public class PressurePages {
         .map(
             r ->
                 words.say(
-                    "remedy." + r.kind().name().toLowerCase(Locale.ROOT),
+                    "remedy." + r.kind().word(),
                     switch (r.kind()) {
                       case MINUTES -> Figures.plain(Math.ceil(r.figure()));
                       case AIR -> figures.volume(r.figure());

@@ -1,12 +1,13 @@
 package gotera.web.pressure.hold;
 
 import gotera.pressure.verdict.VerdictKind;
-import gotera.web.job.Step;
 import gotera.web.job.StepReporter;
 import gotera.web.pressure.Phase;
 import gotera.web.pressure.PressureService;
 import gotera.web.pressure.PressureTestView;
 import gotera.web.words.Words;
+import gotera.work.Step;
+import gotera.work.StepState;
 import java.util.Optional;
 import java.util.UUID;
 
@@ -36,7 +37,8 @@ class PressureReporter implements StepReporter {
     VerdictKind kind = test.get().result().verdict();
     String note = words.say("verdict." + kind.word() + ".short");
     if (test.get().finishedAt().isEmpty()) {
-      return new StepStatus(State.RUNNING, words.say("state.test-running", test.get().number()));
+      return new StepStatus(
+          StepState.RUNNING, words.say("state.test-running", test.get().number()));
     }
     boolean settled =
         switch (kind) {
@@ -44,6 +46,6 @@ class PressureReporter implements StepReporter {
           case LEAK, GROSS, STOPPED -> phase == Phase.SEARCH;
           case NOT_COUNTED, NOT_PROVEN -> false;
         };
-    return new StepStatus(settled ? State.DONE : State.AGAIN, note);
+    return new StepStatus(settled ? StepState.DONE : StepState.AGAIN, note);
   }
 }

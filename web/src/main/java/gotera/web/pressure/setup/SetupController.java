@@ -242,7 +242,7 @@ class SetupController {
                     words.say(
                         "pressure.limit",
                         figures.pressureTwice(cap.limit().pressure().kilopascals()),
-                        words.say("limit." + cap.limit().source().name()))));
+                        words.say("limit." + cap.limit().source().word()))));
     return "pressure/setup";
   }
 

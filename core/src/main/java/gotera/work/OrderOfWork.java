@@ -1,6 +1,5 @@
-package gotera.web.job;
+package gotera.work;
 
-import gotera.web.job.StepReporter.State;
 import java.util.Map;
 
 /**
@@ -9,22 +8,23 @@ import java.util.Map;
  *
  * @param states how far each step is
  */
-record OrderOfWork(Map<Step, State> states) {
+public record OrderOfWork(Map<Step, StepState> states) {
   /** Keeps its own copy. */
-  OrderOfWork {
+  public OrderOfWork {
     states = Map.copyOf(states);
   }
 
-  State of(Step step) {
-    return states.getOrDefault(step, State.UNTOUCHED);
+  /** How far a step is. */
+  public StepState of(Step step) {
+    return states.getOrDefault(step, StepState.UNTOUCHED);
   }
 
   /**
    * The step the job waits for: one that runs, else one to look at again, else the first that
    * nothing was done at, else the hand over.
    */
-  Step waitsFor() {
-    for (State urgent : new State[] {State.RUNNING, State.AGAIN}) {
+  public Step waitsFor() {
+    for (StepState urgent : new StepState[] {StepState.RUNNING, StepState.AGAIN}) {
       for (Step step : Step.values()) {
         if (of(step) == urgent) {
           return step;
@@ -42,7 +42,7 @@ record OrderOfWork(Map<Step, State> states) {
   }
 
   /** The next step after one that nothing was done at; what the job waits for if there is none. */
-  Step after(Step shown) {
+  public Step after(Step shown) {
     for (Step step : Step.values()) {
       if (step.compareTo(shown) > 0 && isOpen(step)) {
         return step;
@@ -52,16 +52,16 @@ record OrderOfWork(Map<Step, State> states) {
   }
 
   private boolean isOpen(Step step) {
-    return of(step) == State.UNTOUCHED;
+    return of(step) == StepState.UNTOUCHED;
   }
 
   /** The last step that something was done at. */
   private Step farthest() {
     Step farthest = Step.INTAKE;
     for (Step step : Step.values()) {
-      State state = of(step);
-      boolean touched = state != State.UNTOUCHED && state != State.SKIPPED;
-      if (touched && state != State.NOT_NEEDED) {
+      StepState state = of(step);
+      boolean touched = state != StepState.UNTOUCHED && state != StepState.SKIPPED;
+      if (touched && state != StepState.NOT_NEEDED) {
         farthest = step;
       }
     }
