@@ -129,9 +129,8 @@ public class FindingService {
         });
   }
 
-  @SuppressWarnings("unchecked")
-  private static <S extends Said> Finding<S> cast(Finding<Said> finding, Class<S> kind) {
-    kind.cast(finding.said());
-    return (Finding<S>) (Finding<?>) finding;
+  private static <S extends Said> Finding<S> cast(Finding<Said> f, Class<S> kind) {
+    return new Finding<>(
+        f.id(), kind.cast(f.said()), f.note(), f.photo(), f.at(), f.writtenAt(), f.by());
   }
 }
