@@ -3,6 +3,7 @@ package gotera.dial;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import gotera.dial.DialReading.Read;
+import gotera.testkit.Seeds;
 import gotera.testkit.dial.DrawnDial;
 import gotera.testkit.dial.DrawnDial.Trouble;
 import java.util.EnumMap;
@@ -11,9 +12,9 @@ import java.util.Random;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 
-/** Needles of drawn dials, three hundred here; ten thousand with {@code -Dgotera.dials=10000}. */
+/** Needles of drawn dials, a hundred here; ten thousand with {@code -Dgotera.dials=10000}. */
 class NeedleFinderTests {
-  private static final int FRAMES = Integer.getInteger("gotera.dials", 300);
+  private static final int FRAMES = Integer.getInteger("gotera.dials", Seeds.cases(100, 300));
 
   private record Seen(Trouble trouble, boolean read, double off, double u) {}
 

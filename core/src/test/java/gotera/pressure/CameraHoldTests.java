@@ -11,6 +11,7 @@ import gotera.pressure.trace.Gauge;
 import gotera.pressure.trace.Trace;
 import gotera.pressure.verdict.VerdictKind;
 import gotera.simulation.StandInVehicle.Outcome;
+import gotera.testkit.Seeds;
 import gotera.testkit.dial.DrawnDial;
 import gotera.testkit.dial.DrawnDial.Trouble;
 import java.util.OptionalDouble;
@@ -47,7 +48,7 @@ class CameraHoldTests {
 
   @Test
   void aLeakIsALeak() {
-    for (int seed = 1; seed <= 3; seed++) {
+    for (int seed = 1; seed <= Seeds.cases(1, 3); seed++) {
       Outcome hold = Holds.vehicle(4, 120).run(Holds.minutes(20, 15), new Random(seed));
       assertThat(verdict(hold.trace(), hold.gasAtHold())).isEqualTo(VerdictKind.LEAK);
       Trace film = filmed(hold.trace(), seed);
@@ -58,7 +59,7 @@ class CameraHoldTests {
 
   @Test
   void whatHoldsIsNoLeak() {
-    for (int seed = 1; seed <= 3; seed++) {
+    for (int seed = 1; seed <= Seeds.cases(1, 3); seed++) {
       Outcome hold = Holds.vehicle(0, 120).run(Holds.minutes(20, 15), new Random(seed));
       VerdictKind truth = verdict(hold.trace(), hold.gasAtHold());
       assertThat(verdict(filmed(hold.trace(), seed), hold.gasAtHold())).isEqualTo(truth);

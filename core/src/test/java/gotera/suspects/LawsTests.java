@@ -38,7 +38,7 @@ class LawsTests {
   private static final OptionalDouble NONE = OptionalDouble.empty();
 
   static Stream<Random> generators() {
-    return Seeds.of(60);
+    return Seeds.of(Seeds.cases(10, 60));
   }
 
   @ParameterizedTest

@@ -38,7 +38,7 @@ class RobustnessTests {
   private static final JsonMapper MAPPER = JsonMapper.builder().build();
   private static final long SEED = Long.getLong("robustness.seed", 1);
   private static final Duration LONGEST = Duration.ofMinutes(Long.getLong("robustness.minutes", 0));
-  private static final int CASES = 1500;
+  private static final int CASES = Seeds.cases(400, 1500);
 
   /** Runs seeded cases: a fixed number, or for as long as asked. */
   private static void cases(Case one) throws IOException {

@@ -6,7 +6,20 @@ import java.util.stream.Stream;
 
 /** Seeded cases for properties: the same on every machine and in every order. */
 public final class Seeds {
+  /** Whether as many cases are wanted as {@code bench/long} runs: {@code -Dtest.long=true}. */
+  private static final boolean LONG = Boolean.getBoolean("test.long");
+
   private Seeds() {}
+
+  /**
+   * How many cases.
+   *
+   * @param usual before every commit
+   * @param most in the long run
+   */
+  public static int cases(int usual, int most) {
+    return LONG ? most : usual;
+  }
 
   /** So many generators, each from its own seed. */
   public static Stream<Random> of(int count) {

@@ -17,18 +17,32 @@ import org.springframework.context.ConfigurableApplicationContext;
 public final class Application implements ParameterResolver {
   static final String PASSWORD = "only-for-tests";
 
+  /** Number of the process that runs tests beside others, from 1; each has all of its own. */
+  static final int FORK = Integer.getInteger("test.fork", 1);
+
+  /** A folder of this process alone. */
+  static Path own(String name) {
+    return Path.of("target", name + "-" + FORK).toAbsolutePath();
+  }
+
+  /** From where on this process looks for a free port, so that two do not look at the same. */
+  static String ports(int from) {
+    return Integer.toString(from + 100 * FORK);
+  }
+
   /** The running application. */
   record Running(
       ConfigurableApplicationContext context,
       Browser browser,
       Path database,
-      AtomicReference<Server> other)
+      AtomicReference<Server> other,
+      Sessions sessions)
       implements ExtensionContext.Store.CloseableResource {
 
     /** A second process on the same database, with the limits as they are shipped. */
     synchronized Server second() {
       if (other.get() == null) {
-        other.set(Server.start("second-process", Server.database(database)));
+        other.set(Server.start("second-process-" + FORK, Server.database(database)));
       }
       return other.get();
     }
@@ -66,10 +80,10 @@ public final class Application implements ParameterResolver {
   }
 
   private static Running start() {
-    Path database = Path.of("target", "test-database").toAbsolutePath();
+    Path database = own("test-database");
     Script.run("database", "stop", database.toString());
     Script.delete(database);
-    String port = Script.run("database", "start", database.toString(), "24160");
+    String port = Script.run("database", "start", database.toString(), ports(24160));
     ConfigurableApplicationContext context =
         new SpringApplicationBuilder(GoteraApplication.class)
             .web(WebApplicationType.SERVLET)
@@ -83,6 +97,6 @@ public final class Application implements ParameterResolver {
                 // a simulated gauge that does nothing: what it does is tried by its drill
                 "--gotera.stand-in.command=/bin/true",
                 "--gotera.demo.password=" + PASSWORD);
-    return new Running(context, new Browser(), database, new AtomicReference<>());
+    return new Running(context, new Browser(), database, new AtomicReference<>(), new Sessions());
   }
 }

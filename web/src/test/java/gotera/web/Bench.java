@@ -18,17 +18,28 @@ final class Bench implements AutoCloseable {
   private final BrowserContext context;
   final Page page;
   private final String address;
+  private final Application.Running application;
+  private String account = "";
   private Hand hand = Hand.MOUSE;
 
   private Bench(Application.Running application, String address, int width, int height) {
     this.context = application.browser().person(width, height);
     this.page = context.newPage();
     this.address = address;
+    this.application = application;
   }
 
   private Bench(
       Application.Running application, String address, String account, int width, int height) {
     this(application, address, width, height);
+    this.account = account;
+    if (application.sessions().take(account, context)) {
+      open("/");
+      if (page.locator("#username").count() == 0) {
+        return;
+      }
+      context.clearCookies(); // somebody signed out meanwhile
+    }
     open("/sign-in");
     signIn(account, Application.PASSWORD);
   }
@@ -425,6 +436,9 @@ final class Bench implements AutoCloseable {
 
   @Override
   public void close() {
+    if (!account.isEmpty()) {
+      application.sessions().give(account, context);
+    }
     context.close();
   }
 }

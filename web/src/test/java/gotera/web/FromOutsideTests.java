@@ -4,9 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import gotera.web.Bench.Hand;
 import java.util.List;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
-import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.EnumSource;
 
 /**
  * Whole jobs from the outside, in the browser, from an empty job: look, fill, cap, circuit, level.
@@ -16,15 +15,11 @@ import org.junit.jupiter.params.provider.EnumSource;
 class FromOutsideTests {
 
   /** A new engine type with four places at the pump: the second vehicle starts with all of it. */
-  @ParameterizedTest
-  @EnumSource(
-      value = Hand.class,
-      names = {"TOUCH", "KEYBOARD"})
-  void anEngineTypeIsLearnedOnceAndKnownByTheNextVehicle(
-      Hand hand, Application.Running application) {
-    try (Bench bench = Bench.of(application).by(hand)) {
-      bench.job("Learner one " + hand, "Circuit not known yet");
-      bench.circuit("3.9 V " + hand, "v-pump-behind-cover");
+  @Test
+  void anEngineTypeIsLearnedOnceAndKnownByTheNextVehicle(Application.Running application) {
+    try (Bench bench = Bench.of(application).by(Hand.TOUCH)) {
+      bench.job("Learner one", "Circuit not known yet");
+      bench.circuit("3.9 V", "v-pump-behind-cover");
       List<String> atThePump =
           List.of("pump.shaft-seal", "pump.gasket", "pump.pipe-o-ring", "pump.block-gasket");
       for (String joint : atThePump) {
@@ -43,10 +38,10 @@ class FromOutsideTests {
       bench.click("Add the place");
       bench.shows(".notes", "Plug behind the filter");
 
-      bench.job("Learner two " + hand, "Same engine");
+      bench.job("Learner two", "Same engine");
       bench.open(bench.jobPath() + "/circuit");
-      bench.click("3.9 V " + hand);
-      assertThat(bench.text(".sub")).contains("3.9 V " + hand).contains("2 vehicles");
+      bench.click("3.9 V");
+      assertThat(bench.text(".sub")).contains("3.9 V").contains("2 vehicles");
       bench.click("Find on it");
       bench.shows("#joint-list", "Plug behind the filter");
       for (String joint : atThePump) {
@@ -60,12 +55,9 @@ class FromOutsideTests {
    * Wet under the front: started at once, stopped at the drip; the drip is traced to the hose end
    * before the radiator; the re-test proves the clamp.
    */
-  @ParameterizedTest
-  @EnumSource(
-      value = Hand.class,
-      names = {"TOUCH", "KEYBOARD"})
-  void aDripIsTracedToTheHoseEndBeforeTheRadiator(Hand hand, Application.Running application) {
-    try (Bench bench = Bench.of(application).by(hand)) {
+  @Test
+  void aDripIsTracedToTheHoseEndBeforeTheRadiator(Application.Running application) {
+    try (Bench bench = Bench.of(application).by(Hand.TOUCH)) {
       bench.pumping("18 psi", "0.1 kPa");
       bench.reading("95");
       bench.click("Place seen");
@@ -108,7 +100,7 @@ class FromOutsideTests {
       bench.shows(".next-check", "Lower hose, radiator end");
 
       bench.step("Intake");
-      bench.fill("Vehicle", "Orvia 16 " + hand);
+      bench.fill("Vehicle", "Orvia 16");
       bench.click("Save intake");
       bench.step("Repair");
       bench.shows("#before", "hose clamp");
@@ -132,15 +124,12 @@ class FromOutsideTests {
   }
 
   /** The level fell on a tour, the heater was cold: no tester, tinge at a tee, a mark to watch. */
-  @ParameterizedTest
-  @EnumSource(
-      value = Hand.class,
-      names = {"TOUCH", "KEYBOARD"})
-  void withoutATesterATingeAndAMarkAreFoundAndKept(Hand hand, Application.Running application) {
-    try (Bench bench = Bench.of(application).by(hand)) {
-      Visit.begin(bench, "Tavel 28 tour " + hand, "9 L", "no-cabin-heat");
+  @Test
+  void withoutATesterATingeAndAMarkAreFoundAndKept(Application.Running application) {
+    try (Bench bench = Bench.of(application).by(Hand.TOUCH)) {
+      Visit.begin(bench, "Tavel 28 tour", "9 L", "no-cabin-heat");
       bench.step("Cap");
-      bench.circuit("2.8 diesel " + hand, "diesel-along-rear-heater");
+      bench.circuit("2.8 diesel", "diesel-along-rear-heater");
       bench.step("Make safe");
       bench.click("Soft");
       bench.counts(".said-yes", 0);
@@ -181,8 +170,8 @@ class FromOutsideTests {
       bench.fill("Minutes", "840");
       bench.click("Begin");
       bench.shows("#waits", "look tomorrow morning");
-      bench.endWait("Tavel 28 tour " + hand);
-      assertThat(bench.text("#waits")).doesNotContain("Tavel 28 tour " + hand);
+      bench.endWait("Tavel 28 tour");
+      assertThat(bench.text("#waits")).doesNotContain("Tavel 28 tour");
       bench.open(bench.jobPath() + "/history");
       bench.shows("main", "Fill account: poured in");
       bench.shows("main", "Make safe: upper hose soft");
@@ -190,14 +179,11 @@ class FromOutsideTests {
   }
 
   /** Overheats, smells sweet in the cabin: the smell ranks heater core and top hose. */
-  @ParameterizedTest
-  @EnumSource(
-      value = Hand.class,
-      names = {"TOUCH", "KEYBOARD"})
-  void aSweetSmellRanksTheHeaterCoreAndTheTopHose(Hand hand, Application.Running application) {
-    try (Bench bench = Bench.of(application).by(hand)) {
+  @Test
+  void aSweetSmellRanksTheHeaterCoreAndTheTopHose(Application.Running application) {
+    try (Bench bench = Bench.of(application).by(Hand.TOUCH)) {
       bench.open("/jobs/new");
-      bench.fill("Vehicle", "Orvia 16 smell " + hand);
+      bench.fill("Vehicle", "Orvia 16 smell");
       bench.fill("Liquid in the system", "6.2 L");
       bench.choose("sweet-smell-cabin");
       bench.choose("needle-rises");
@@ -217,7 +203,7 @@ class FromOutsideTests {
       bench.click("Ring in");
       bench.shows(".rail .step-running", "Make safe");
       bench.shows(".rail .step-running", "cool at");
-      bench.endWait("Orvia 16 smell " + hand);
+      bench.endWait("Orvia 16 smell");
       assertThat(bench.page.url()).as("it stays where one was").endsWith("/make-safe");
       bench.fill("Thermostat housing now, °C", "38");
       bench.click("Save the reading");

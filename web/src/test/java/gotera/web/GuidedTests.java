@@ -4,9 +4,8 @@ import gotera.simulation.StandInVehicle.Hold;
 import gotera.simulation.StandInVehicle.Leak;
 import gotera.web.Bench.Hand;
 import java.util.List;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
-import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.EnumSource;
 
 /**
  * Guided checks in the browser, from an empty job, written down with their times. By touch, and by
@@ -16,14 +15,11 @@ import org.junit.jupiter.params.provider.EnumSource;
 class GuidedTests {
 
   /** Hoses hard, a housing that weeps: cold hoses do not count, hot ones tell gas from air. */
-  @ParameterizedTest
-  @EnumSource(
-      value = Hand.class,
-      names = {"TOUCH", "KEYBOARD"})
-  void bubblesCountOnlyWhileBothHosesAreHot(Hand hand, Application.Running application) {
-    try (Bench bench = Bench.of(application).by(hand)) {
-      bench.job("Brenka bubbles " + hand, "Hoses hard, weeps at the thermostat housing");
-      bench.circuit("4.0 bubbles " + hand, "v-across-outlet-over-gearbox");
+  @Test
+  void bubblesCountOnlyWhileBothHosesAreHot(Application.Running application) {
+    try (Bench bench = Bench.of(application).by(Hand.TOUCH)) {
+      bench.job("Brenka bubbles", "Hoses hard, weeps at the thermostat housing");
+      bench.circuit("4.0 bubbles", "v-across-outlet-over-gearbox");
       bench.click("Find on it");
       bench.joint("thermostat-housing.gasket");
       bench.click("Wet");
@@ -32,7 +28,7 @@ class GuidedTests {
       bench.shows(".ready", "fuel and battery for twenty minutes");
       bench.click("Battery too weak");
       bench.shows("#waits", "battery charging");
-      bench.endWait("Brenka bubbles " + hand);
+      bench.endWait("Brenka bubbles");
       bench.open(bench.jobPath() + "/inside");
       bench.click("Upper hose: hard soon after a cold start");
       bench.shows(".suspects li", "Inside: head joint");
@@ -92,7 +88,7 @@ class GuidedTests {
       bench.choose("customer-decides");
       bench.click("Close the job");
       bench.open("/jobs/closed");
-      bench.shows("main", "Brenka bubbles " + hand);
+      bench.shows("main", "Brenka bubbles");
       bench.shows("main", "the customer decides");
     }
   }
@@ -108,15 +104,11 @@ class GuidedTests {
   }
 
   /** Drips at the customer's, dry here: it leaks while it turns, and must stay away 24 minutes. */
-  @ParameterizedTest
-  @EnumSource(
-      value = Hand.class,
-      names = {"TOUCH", "KEYBOARD"})
-  void whatShowsAfterEightMinutesMustStayAwayForTwentyFour(
-      Hand hand, Application.Running application) {
-    try (Bench bench = Bench.of(application).by(hand)) {
+  @Test
+  void whatShowsAfterEightMinutesMustStayAwayForTwentyFour(Application.Running application) {
+    try (Bench bench = Bench.of(application).by(Hand.TOUCH)) {
       bench.open("/jobs/new");
-      bench.fill("Vehicle", "Orvia pump " + hand);
+      bench.fill("Vehicle", "Orvia pump");
       bench.fill("Complaint, in the customer’s words", "Drips at home, dry here");
       bench.fill("Liquid in the system", "6.2 L");
       bench.choose("running");
@@ -158,7 +150,7 @@ class GuidedTests {
       bench.click("Show what to know");
       bench.click("Gasket held with a little adhesive");
       bench.shows("#waits", "sealant curing: Pump gasket");
-      bench.endWait("Orvia pump " + hand);
+      bench.endWait("Orvia pump");
       bench.repaired("pump.shaft-seal", "New pump");
       bench.step("Fill up");
       bench.choose("drained-clean");
@@ -206,14 +198,11 @@ class GuidedTests {
   }
 
   /** Dry outside: what stood in a cylinder was weeks, the second amount is the rate. */
-  @ParameterizedTest
-  @EnumSource(
-      value = Hand.class,
-      names = {"TOUCH", "KEYBOARD"})
-  void theSecondAmountOutOfACylinderIsTheRate(Hand hand, Application.Running application) {
-    try (Bench bench = Bench.of(application).by(hand)) {
-      bench.job("Corva cylinder " + hand, "Loses coolant, dry outside");
-      bench.circuit("Old six " + hand, "inline-along-carburettors");
+  @Test
+  void theSecondAmountOutOfACylinderIsTheRate(Application.Running application) {
+    try (Bench bench = Bench.of(application).by(Hand.TOUCH)) {
+      bench.job("Corva cylinder", "Loses coolant, dry outside");
+      bench.circuit("Old six", "inline-along-carburettors");
       bench.step("Fill up");
       bench.shows("#two-fillers", "Top up both, neck and tank, then shut the second");
       bench.fill("How much", "0.7 L");
@@ -281,7 +270,7 @@ class GuidedTests {
       bench.choose("left-leaking");
       bench.click("Close the job");
       bench.open("/jobs/closed");
-      bench.shows("main", "Corva cylinder " + hand);
+      bench.shows("main", "Corva cylinder");
     }
   }
 }

@@ -3,22 +3,18 @@ package gotera.web;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import gotera.web.Bench.Hand;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
-import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.EnumSource;
 
 /** Checks of the inside in the browser, from an empty job. By touch, and by keyboard. */
 @ExtendWith(Application.class)
 class InsideTests {
 
   /** Inside: what does not count says so and moves nothing; what is wrong is told at its place. */
-  @ParameterizedTest
-  @EnumSource(
-      value = Hand.class,
-      names = {"TOUCH", "KEYBOARD"})
-  void anInsideCheckThatDoesNotCountSaysSo(Hand hand, Application.Running application) {
-    try (Bench bench = Bench.of(application).by(hand)) {
-      bench.job("Corva 24 inside " + hand, "Dry outside, topped up again and again");
+  @Test
+  void anInsideCheckThatDoesNotCountSaysSo(Application.Running application) {
+    try (Bench bench = Bench.of(application).by(Hand.TOUCH)) {
+      bench.job("Corva 24 inside", "Dry outside, topped up again and again");
       bench.step("Inside");
       String before = bench.text(".suspects");
       bench.unfold("Only a result");
@@ -46,14 +42,11 @@ class InsideTests {
   }
 
   /** An electric van, second loop slowly low: high voltage first, nothing that burns. */
-  @ParameterizedTest
-  @EnumSource(
-      value = Hand.class,
-      names = {"TOUCH", "KEYBOARD"})
-  void aHighVoltageLoopStopsThoseWhoAreNotQualified(Hand hand, Application.Running application) {
-    try (Bench bench = Bench.of(application).by(hand)) {
-      bench.job("Quillo E " + hand, "Second loop slowly low");
-      bench.circuit("Two loops " + hand, "electric-two-loops");
+  @Test
+  void aHighVoltageLoopStopsThoseWhoAreNotQualified(Application.Running application) {
+    try (Bench bench = Bench.of(application).by(Hand.TOUCH)) {
+      bench.job("Quillo E", "Second loop slowly low");
+      bench.circuit("Two loops", "electric-two-loops");
       bench.shows(".rail .step-not-needed", "Inside");
       bench.shows(".rail .step-not-needed", "nothing burns");
       bench.step("Make safe");
@@ -90,7 +83,7 @@ class InsideTests {
       bench.choose("customer-decides");
       bench.click("Close the job");
       bench.open("/jobs/closed");
-      bench.shows("main", "Quillo E " + hand);
+      bench.shows("main", "Quillo E");
     }
   }
 }

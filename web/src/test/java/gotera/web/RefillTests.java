@@ -6,22 +6,17 @@ import gotera.web.Bench.Hand;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
-import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.EnumSource;
 
 /** The refill in the browser: chemistry, mix, steps, purge, label. */
 @ExtendWith(Application.class)
 class RefillTests {
 
   /** Drained at tap and block, other chemistry in: mixed, poured by the jug, purged until quiet. */
-  @ParameterizedTest
-  @EnumSource(
-      value = Hand.class,
-      names = {"TOUCH", "KEYBOARD"})
-  void fromTheDrainToAQuietFunnel(Hand hand, Application.Running application) {
-    try (Bench bench = Bench.of(application).by(hand)) {
-      Visit.begin(bench, "Tavel poured " + hand, "9 L");
-      bench.circuit("2.8 poured " + hand, "diesel-along-rear-heater");
+  @Test
+  void fromTheDrainToAQuietFunnel(Application.Running application) {
+    try (Bench bench = Bench.of(application).by(Hand.TOUCH)) {
+      Visit.begin(bench, "Tavel poured", "9 L");
+      bench.circuit("2.8 poured", "diesel-along-rear-heater");
       bench.step("Fill up");
       bench.choose("drained");
       bench.fill("How much", "7 L");
@@ -118,14 +113,11 @@ class RefillTests {
   }
 
   /** Topped up again and again: the strength tells the loss, and how it is restored. */
-  @ParameterizedTest
-  @EnumSource(
-      value = Hand.class,
-      names = {"TOUCH", "KEYBOARD"})
-  void aFallenStrengthTellsTheLoss(Hand hand, Application.Running application) {
-    try (Bench bench = Bench.of(application).by(hand)) {
-      Visit.begin(bench, "Corva topped up " + hand, "11 L");
-      bench.circuit("Old six topped up " + hand, "inline-along-carburettors");
+  @Test
+  void aFallenStrengthTellsTheLoss(Application.Running application) {
+    try (Bench bench = Bench.of(application).by(Hand.TOUCH)) {
+      Visit.begin(bench, "Corva topped up", "11 L");
+      bench.circuit("Old six topped up", "inline-along-carburettors");
       bench.click("Find on it");
       bench.joint("heater-return.pump-end");
       bench.click("Wet");

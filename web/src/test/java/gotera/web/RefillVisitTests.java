@@ -6,23 +6,19 @@ import gotera.simulation.StandInVehicle.Hold;
 import gotera.simulation.StandInVehicle.Stage;
 import gotera.web.Bench.Hand;
 import java.util.List;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
-import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.EnumSource;
 
 /** Whole visits whose heart is the refill, from an empty job to the proof. */
 @ExtendWith(Application.class)
 class RefillVisitTests {
 
   /** After a timing-drive job, empty: air finds the forgotten clamp before coolant is spent. */
-  @ParameterizedTest
-  @EnumSource(
-      value = Hand.class,
-      names = {"TOUCH", "KEYBOARD"})
-  void noCoolantIsSpentBeforeItIsTight(Hand hand, Application.Running application) {
-    try (Bench bench = Bench.of(application).by(hand)) {
-      Visit.begin(bench, "Brenka dry " + hand, "9 L", "assembly");
-      bench.circuit("4.0 dry " + hand, "v-across-outlet-over-gearbox");
+  @Test
+  void noCoolantIsSpentBeforeItIsTight(Application.Running application) {
+    try (Bench bench = Bench.of(application).by(Hand.TOUCH)) {
+      Visit.begin(bench, "Brenka dry", "9 L", "assembly");
+      bench.circuit("4.0 dry", "v-across-outlet-over-gearbox");
       Visit.cap(bench, "110 kPa");
       bench.step("Fill up");
       bench.choose("drained");
@@ -63,19 +59,16 @@ class RefillVisitTests {
       Hold cold = new Hold(110, 20, 34 * 60, 10, 18, 0.002);
       Visit.provenTight(bench, new SimulatedHold(9000, List.of(), cold, List.of(), 61), "9 L");
       Visit.closeAs(bench, "proven");
-      bench.shows("main", "Brenka dry " + hand);
+      bench.shows("main", "Brenka dry");
     }
   }
 
   /** Forest ground hides drips: two faults, both shown; the chemistry that is in stays. */
-  @ParameterizedTest
-  @EnumSource(
-      value = Hand.class,
-      names = {"TOUCH", "KEYBOARD"})
-  void twoFaultsAreBothFoundOnForestGround(Hand hand, Application.Running application) {
-    try (Bench bench = Bench.of(application).by(hand)) {
-      Visit.begin(bench, "Moltan forest " + hand, "13 L", "never-seen", "needle-rises");
-      bench.circuit("5.2 forest " + hand, "v-along-automatic");
+  @Test
+  void twoFaultsAreBothFoundOnForestGround(Application.Running application) {
+    try (Bench bench = Bench.of(application).by(Hand.TOUCH)) {
+      Visit.begin(bench, "Moltan forest", "13 L", "never-seen", "needle-rises");
+      bench.circuit("5.2 forest", "v-along-automatic");
       bench.step("Intake");
       bench.page.locator("#ground").selectOption("soft");
       bench.click("Save");
@@ -136,19 +129,16 @@ class RefillVisitTests {
       bench.click("No drop fell");
       bench.shows("#running-said", "No drop in 25 min of running: at most 0.006");
       Visit.closeAs(bench, "provisional");
-      bench.shows("main", "Moltan forest " + hand);
+      bench.shows("main", "Moltan forest");
     }
   }
 
   /** Before a planned renewal: measured tight first, renewed, drained at three places, proven. */
-  @ParameterizedTest
-  @EnumSource(
-      value = Hand.class,
-      names = {"TOUCH", "KEYBOARD"})
-  void aPlannedRenewalBeginsAndEndsWithAHold(Hand hand, Application.Running application) {
-    try (Bench bench = Bench.of(application).by(hand)) {
-      Visit.begin(bench, "Tavel renewed " + hand, "8 L", "baseline");
-      bench.circuit("2.8 renewed " + hand, "diesel-along-rear-heater");
+  @Test
+  void aPlannedRenewalBeginsAndEndsWithAHold(Application.Running application) {
+    try (Bench bench = Bench.of(application).by(Hand.TOUCH)) {
+      Visit.begin(bench, "Tavel renewed", "8 L", "baseline");
+      bench.circuit("2.8 renewed", "diesel-along-rear-heater");
       Visit.cap(bench, "1.4 bar");
       bench.step("Pressure test");
       bench.fill("Finest reading you can make", "0.1 kPa");
@@ -214,7 +204,7 @@ class RefillVisitTests {
       bench.joint("pump.gasket");
       bench.shows(".joint-about", "New since");
       Visit.closeAs(bench, "proven");
-      bench.shows("main", "Tavel renewed " + hand);
+      bench.shows("main", "Tavel renewed");
     }
   }
 }

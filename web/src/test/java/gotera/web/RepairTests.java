@@ -6,8 +6,6 @@ import gotera.web.Bench.Hand;
 import java.util.Map;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
-import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.EnumSource;
 
 /** The repair in the browser: off and back on, checks of the craft, parts that do not fit. */
 @ExtendWith(Application.class)
@@ -22,18 +20,14 @@ class RepairTests {
   }
 
   /** Drops at the belt side: what comes off is counted, goes back in turn, and is looked at. */
-  @ParameterizedTest
-  @EnumSource(
-      value = Hand.class,
-      names = {"TOUCH", "KEYBOARD"})
-  void whatComesOffGoesBackAndEveryOpenedJointIsLookedAt(
-      Hand hand, Application.Running application) {
-    try (Bench bench = Bench.of(application).by(hand)) {
+  @Test
+  void whatComesOffGoesBackAndEveryOpenedJointIsLookedAt(Application.Running application) {
+    try (Bench bench = Bench.of(application).by(Hand.TOUCH)) {
       bench.open("/jobs/new");
-      bench.fill("Vehicle", "Moltan pump " + hand);
+      bench.fill("Vehicle", "Moltan pump");
       bench.fill("Liquid in the system", "11 L");
       bench.click("Begin the job");
-      bench.circuit("5.2 pump " + hand, "v-along-automatic");
+      bench.circuit("5.2 pump", "v-along-automatic");
       bench.click("Find on it");
       bench.joint("pump.shaft-seal");
       bench.click("Wet");
@@ -51,7 +45,7 @@ class RepairTests {
       bench.shows("#compared", "new beside old: fits");
       bench.click("Gasket held with a little adhesive");
       bench.shows("#waits", "sealant curing: Pump gasket");
-      bench.endWait("Moltan pump " + hand);
+      bench.endWait("Moltan pump");
 
       bench.click("Off and back on");
       bench.shows(".empty", "Nothing is off");
@@ -100,14 +94,11 @@ class RepairTests {
   }
 
   /** A mount off for nothing, a pump that does not fit: the next set starts with the lesson. */
-  @ParameterizedTest
-  @EnumSource(
-      value = Hand.class,
-      names = {"TOUCH", "KEYBOARD"})
-  void aLessonStaysWithTheEngineType(Hand hand, Application.Running application) {
-    try (Bench bench = Bench.of(application).by(hand)) {
-      bench.job("Lumbra one " + hand, "Loses coolant behind the pump");
-      bench.circuit("Lumbra set " + hand, "generator");
+  @Test
+  void aLessonStaysWithTheEngineType(Application.Running application) {
+    try (Bench bench = Bench.of(application).by(Hand.TOUCH)) {
+      bench.job("Lumbra one", "Loses coolant behind the pump");
+      bench.circuit("Lumbra set", "generator");
       bench.open(bench.jobPath() + "/repair/strip");
       bench.choose("true");
       bench.page.locator("input[name=needless]").check();
@@ -138,11 +129,11 @@ class RepairTests {
       bench.fill("A lesson", "The mount may stay; the pump has two stubs, compare them");
       bench.click("Save the lesson");
       bench.shows("#lessons", "The mount may stay");
-      bench.endWait("Lumbra one " + hand);
+      bench.endWait("Lumbra one");
 
-      bench.job("Lumbra two " + hand, "Same engine");
+      bench.job("Lumbra two", "Same engine");
       bench.open(bench.jobPath() + "/circuit");
-      bench.click("Lumbra set " + hand);
+      bench.click("Lumbra set");
       bench.step("Repair");
       bench.shows("#lessons", "The mount may stay");
       bench.click("O-ring");

@@ -3,9 +3,8 @@ package gotera.web;
 import gotera.simulation.StandInVehicle.Hold;
 import gotera.web.Bench.Hand;
 import java.util.List;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
-import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.EnumSource;
 
 /**
  * Whole visits whose heart is the repair, from an empty job to the proof. By touch, and by
@@ -19,14 +18,11 @@ class RepairVisitTests {
   };
 
   /** Cannot be pumped up: a new radiator beside the old one, hidden bolts counted, proven. */
-  @ParameterizedTest
-  @EnumSource(
-      value = Hand.class,
-      names = {"TOUCH", "KEYBOARD"})
-  void aNewRadiatorIsComparedCountedAndProven(Hand hand, Application.Running application) {
-    try (Bench bench = Bench.of(application).by(hand)) {
-      Visit.begin(bench, "Orvia tube " + hand, "6.2 L");
-      bench.circuit("1.6 radiator " + hand, "inline-across-neck");
+  @Test
+  void aNewRadiatorIsComparedCountedAndProven(Application.Running application) {
+    try (Bench bench = Bench.of(application).by(Hand.TOUCH)) {
+      Visit.begin(bench, "Orvia tube", "6.2 L");
+      bench.circuit("1.6 radiator", "inline-across-neck");
       Visit.cap(bench, "1.2 bar");
       bench.step("Pressure test");
       bench.fill("Finest reading you can make", "0.1 kPa");
@@ -92,10 +88,10 @@ class RepairVisitTests {
       bench.shows("#proof-lines", "under pressure");
       bench.shows("#proof-lines", "✓ held: at most 0.");
       Visit.closeAs(bench, "proven");
-      bench.shows("main", "Orvia tube " + hand);
+      bench.shows("main", "Orvia tube");
 
       // the same vehicle again: what is new is known, and the same part twice asks for more
-      bench.job("Orvia tube " + hand, "Wet again");
+      bench.job("Orvia tube", "Wet again");
       bench.click("Find");
       bench.joint("radiator.core");
       bench.shows(".joint-about", "New since");
@@ -105,15 +101,12 @@ class RepairVisitTests {
   }
 
   /** A mount off for nothing, two waits with two dates, water only: the second set knows it. */
-  @ParameterizedTest
-  @EnumSource(
-      value = Hand.class,
-      names = {"TOUCH", "KEYBOARD"})
-  void twoWaitsAreTaggedAndTheSecondSetKnowsTheLesson(Hand hand, Application.Running application) {
-    try (Bench bench = Bench.of(application).by(hand)) {
-      String first = "Lumbra tagged one " + hand;
+  @Test
+  void twoWaitsAreTaggedAndTheSecondSetKnowsTheLesson(Application.Running application) {
+    try (Bench bench = Bench.of(application).by(Hand.TOUCH)) {
+      String first = "Lumbra tagged one";
       Visit.begin(bench, first, "7 L");
-      bench.circuit("Lumbra tagged " + hand, "generator");
+      bench.circuit("Lumbra tagged", "generator");
       bench.click("Find on it");
       bench.joint("pump.gasket");
       bench.click("Wet");
@@ -149,9 +142,9 @@ class RepairVisitTests {
       bench.endWait(first);
       bench.endWait(first);
 
-      Visit.begin(bench, "Lumbra tagged two " + hand, "7 L");
+      Visit.begin(bench, "Lumbra tagged two", "7 L");
       bench.open(bench.jobPath() + "/circuit");
-      bench.click("Lumbra tagged " + hand);
+      bench.click("Lumbra tagged");
       bench.step("Repair");
       bench.shows("#lessons", "Fan first; the mount may stay");
       bench.page.locator("#about").selectOption("pump.gasket");
@@ -165,7 +158,7 @@ class RepairVisitTests {
       bench.repaired("pump.gasket", "The right pump");
       bench.refilled();
       Visit.closeAs(bench, "diagnosis-only");
-      bench.shows("main", "Lumbra tagged two " + hand);
+      bench.shows("main", "Lumbra tagged two");
     }
   }
 }

@@ -3,8 +3,6 @@ package gotera.web;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.Locator;
-import java.util.ArrayList;
-import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.springframework.jdbc.core.JdbcTemplate;
@@ -12,90 +10,6 @@ import org.springframework.jdbc.core.JdbcTemplate;
 /** What every screen owes a glove, a small phone and a low desk screen. */
 @ExtendWith(Application.class)
 class ScreenTests {
-  private static final List<String> STEPS =
-      List.of(
-          "intake",
-          "make-safe",
-          "visual-check?state=pressure",
-          "fill-up",
-          "cap",
-          "pressure-test",
-          "find?joint=radiator.core",
-          "find?dark=true&joint=radiator.core",
-          "circuit",
-          "dye?joint=radiator.core",
-          "inside",
-          "inside/gas-check",
-          "inside/funnel",
-          "find/running",
-          "decide",
-          "repair?joint=pump.gasket",
-          "repair/strip",
-          "repair/ring?ring=30",
-          "repair/work",
-          "repair/drain",
-          "re-test/proof",
-          "tests",
-          "earlier",
-          "refill",
-          "re-test",
-          "re-test?again=true",
-          "re-test/plan",
-          "level-watch",
-          "hand-over",
-          "suspects",
-          "history");
-
-  /** Everything to press that is less than 44 px either way, each kind once. */
-  private static final String SMALL =
-      """
-      () => [...document.querySelectorAll('#page button, #page summary, #page a.button, #page .chip,'
-          + '#page .so-far a, #page .joint-list a, #page select, #page input[type=text],'
-          + '#page svg a.joint, #page .rail a, #page label:has(input[type=radio]),'
-          + '#page label:has(input[type=checkbox])')]
-        .filter((e) => e instanceof SVGElement || e.offsetParent !== null)
-        .map((e) => [e, e.getBoundingClientRect()])
-        .filter(([e, b]) => b.width > 0 && Math.min(b.width, b.height) < 43.5)
-        .map(([e, b]) => e.tagName + '.' + e.getAttribute('class') + ' '
-            + Math.round(b.width) + 'x' + Math.round(b.height) + ' ' + e.textContent.trim())
-        .slice(0, 5)""";
-
-  @Test
-  void nothingScrollsSidewaysAndEveryTargetIsLargeEnough(Application.Running application) {
-    for (int width : new int[] {320, 1280}) {
-      try (Bench bench = Bench.sized(application, width, 800)) {
-        List<String> paths =
-            new ArrayList<>(
-                List.of(
-                    "/",
-                    "/jobs/new",
-                    "/account",
-                    "/waits",
-                    "/tools?stamp=1.1+bar&opening=0.8+bar&strength=40&capacity=8+L",
-                    "/tools/plan",
-                    "/tools/plan?pressure=100&gaugeStep=0.2&interval=30&air=80&hose=0.3&warmth=overnight&liquid=8+L&strength=50&drift=0",
-                    "/workshop",
-                    "/letterhead",
-                    "/account/second-factor",
-                    "/equipment",
-                    "/phone"));
-        String job = bench.demoJob("Corrie 12");
-        STEPS.forEach(s -> paths.add(job + "/" + s));
-        paths.addAll(bench.apart(job));
-        for (String path : paths) {
-          bench.open(path);
-          bench.page.evaluate("document.querySelectorAll('details').forEach(d => d.open = true)");
-          assertThat(bench.page.evaluate("document.compatMode")).as(path).isEqualTo("CSS1Compat");
-          assertThat(
-                  ((Number) bench.page.evaluate("document.documentElement.scrollWidth")).intValue())
-              .as("%s at %d px", path, width)
-              .isLessThanOrEqualTo(width);
-          assertThat((List<?>) bench.page.evaluate(SMALL)).as("%s at %d px", path, width).isEmpty();
-        }
-      }
-    }
-  }
-
   @Test
   void theNewPageIsShownFromItsTopOnAPhone(Application.Running application) {
     try (Bench bench = Bench.sized(application, 390, 780)) {

@@ -12,9 +12,8 @@ import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
 import javax.imageio.ImageIO;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
-import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.EnumSource;
 
 /**
  * The way from a drip or a glow to the place it comes from, in the browser, from an empty job. By
@@ -24,14 +23,11 @@ import org.junit.jupiter.params.provider.EnumSource;
 class TracingTests {
 
   /** No tester at hand: heat, then dye; the report says what was not tested. */
-  @ParameterizedTest
-  @EnumSource(
-      value = Hand.class,
-      names = {"TOUCH", "KEYBOARD"})
-  void dyeFindsWhatHeatDidNotShow(Hand hand, Application.Running application) {
-    try (Bench bench = Bench.of(application).by(hand)) {
-      bench.job("Lumbra " + hand, "Needs water every week");
-      bench.circuit("Set " + hand, "generator", "pump-hidden-gasket");
+  @Test
+  void dyeFindsWhatHeatDidNotShow(Application.Running application) {
+    try (Bench bench = Bench.of(application).by(Hand.TOUCH)) {
+      bench.job("Lumbra", "Needs water every week");
+      bench.circuit("Set", "generator", "pump-hidden-gasket");
       bench.counts("#joint-heater-core\\.tubes", 0);
       bench.step("Visual check");
       bench.follow(".chips-line a[href$='state=running']");
@@ -47,7 +43,7 @@ class TracingTests {
       bench.shows(".said-list", "dark says nothing");
       bench.click("Ring in 12 minutes");
       bench.shows("#waits", "dye flowing");
-      bench.endWait("Lumbra " + hand);
+      bench.endWait("Lumbra");
       bench.fill("Ran, minutes", "12");
       bench.click("It has run");
       bench.shows(".said-list", "has not reached");
@@ -69,14 +65,11 @@ class TracingTests {
   }
 
   /** Two litres a week and only a smell: old glow has no weight, new glow does. */
-  @ParameterizedTest
-  @EnumSource(
-      value = Hand.class,
-      names = {"TOUCH", "KEYBOARD"})
-  void oldGlowHasNoWeightAndNewGlowDoes(Hand hand, Application.Running application) {
-    try (Bench bench = Bench.of(application).by(hand)) {
-      bench.job("Tavel 28 glow " + hand, "Loses two litres a week, smells");
-      bench.circuit("2.8 glow " + hand, "diesel-along-rear-heater");
+  @Test
+  void oldGlowHasNoWeightAndNewGlowDoes(Application.Running application) {
+    try (Bench bench = Bench.of(application).by(Hand.TOUCH)) {
+      bench.job("Tavel 28 glow", "Loses two litres a week, smells");
+      bench.circuit("2.8 glow", "diesel-along-rear-heater");
       bench.open(bench.jobPath() + "/dye");
       bench.joint("tank-vent.tank-end");
       bench.fill("Size of the glow, mm", "12");
@@ -124,14 +117,11 @@ class TracingTests {
   }
 
   /** A wet gearbox: above and ahead of it sits the outlet neck. */
-  @ParameterizedTest
-  @EnumSource(
-      value = Hand.class,
-      names = {"TOUCH", "KEYBOARD"})
-  void aWetGearboxLeadsToTheNeckAboveIt(Hand hand, Application.Running application) {
-    try (Bench bench = Bench.of(application).by(hand)) {
-      bench.job("Brenka 40 " + hand, "Wet gearbox, no drip on the ground");
-      bench.circuit("4.0 V " + hand, "v-across-outlet-over-gearbox");
+  @Test
+  void aWetGearboxLeadsToTheNeckAboveIt(Application.Running application) {
+    try (Bench bench = Bench.of(application).by(Hand.TOUCH)) {
+      bench.job("Brenka 40", "Wet gearbox, no drip on the ground");
+      bench.circuit("4.0 V", "v-across-outlet-over-gearbox");
       bench.click("Find on it");
       bench.unfold("Where does it drip?");
       bench.click("off the gearbox");
@@ -174,14 +164,11 @@ class TracingTests {
   }
 
   /** Drops off an engine mount: above and ahead of it, and the first bead on a dried plug. */
-  @ParameterizedTest
-  @EnumSource(
-      value = Hand.class,
-      names = {"TOUCH", "KEYBOARD"})
-  void offAnEngineMountItLeadsForwardAndUp(Hand hand, Application.Running application) {
-    try (Bench bench = Bench.of(application).by(hand)) {
-      bench.job("Moltan 52 " + hand, "Drips off an engine mount");
-      bench.circuit("5.2 V along " + hand, "v-along-automatic");
+  @Test
+  void offAnEngineMountItLeadsForwardAndUp(Application.Running application) {
+    try (Bench bench = Bench.of(application).by(Hand.TOUCH)) {
+      bench.job("Moltan 52", "Drips off an engine mount");
+      bench.circuit("5.2 V along", "v-along-automatic");
       bench.step("Cap");
       bench.fill("Stamped on the cap", "16 psi");
       bench.click("Save the cap");
@@ -229,7 +216,7 @@ class TracingTests {
       bench.click("Bore bare, sealant");
       bench.click("Plug set with sealant");
       bench.shows("#waits", "sealant curing: Core plug, front");
-      bench.endWait("Moltan 52 " + hand);
+      bench.endWait("Moltan 52");
       bench.repaired("block.core-plug-front", "New plug with sealant");
       bench.click("Time and cost");
       bench.choose("tool");

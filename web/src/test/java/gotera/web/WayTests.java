@@ -7,22 +7,16 @@ import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
-import org.junit.jupiter.params.ParameterizedTest;
-import org.junit.jupiter.params.provider.EnumSource;
 
 /** The order of the work leads: who presses the one primary button of each page gets through. */
 @ExtendWith(Application.class)
 class WayTests {
 
-  @ParameterizedTest
-  @EnumSource(
-      value = Bench.Hand.class,
-      names = {"TOUCH", "KEYBOARD"})
-  void fromANewJobToAVerdictByThePrimaryButtonAlone(
-      Bench.Hand hand, Application.Running application) {
-    try (Bench bench = person(hand, application)) {
+  @Test
+  void fromANewJobToAVerdictByThePrimaryButtonAlone(Application.Running application) {
+    try (Bench bench = Bench.onPhone(application, "bench").by(Bench.Hand.TOUCH)) {
       bench.open("/jobs/new");
-      bench.fill("Vehicle", "Led " + hand);
+      bench.fill("Vehicle", "Led");
       bench.fill("Liquid in the system", "7 L");
       List<String> way = new ArrayList<>();
       primary(bench, way); // begin the job
@@ -87,12 +81,6 @@ class WayTests {
       bench.open(bench.jobPath() + "/history");
       bench.shows("main", "step skipped");
     }
-  }
-
-  private static Bench person(Bench.Hand hand, Application.Running application) {
-    Bench bench =
-        hand == Bench.Hand.TOUCH ? Bench.onPhone(application, "bench") : Bench.of(application);
-    return bench.by(hand);
   }
 
   /** The one primary button that is seen, and only one. */
