@@ -1,8 +1,8 @@
 package gotera.cli;
 
-import gotera.formats.signed.Checked;
-import gotera.formats.signed.Checked.Different;
-import gotera.formats.signed.Checked.Genuine;
+import gotera.formats.signed.Authenticity;
+import gotera.formats.signed.Authenticity.Different;
+import gotera.formats.signed.Authenticity.Genuine;
 import gotera.formats.signed.SignedPdf;
 import gotera.formats.signed.SignedZip;
 import java.io.IOException;
@@ -38,13 +38,13 @@ final class Verify {
     return code;
   }
 
-  private static Checked check(byte[] file) {
+  private static Authenticity check(byte[] file) {
     boolean pdf =
         file.length > 4 && new String(file, 0, 4, StandardCharsets.US_ASCII).equals("%PDF");
     return pdf ? SignedPdf.check(file) : SignedZip.check(file);
   }
 
-  private static int say(String name, Checked checked, PrintStream out) {
+  private static int say(String name, Authenticity checked, PrintStream out) {
     if (checked instanceof Different d) {
       out.println(name + ": REFUSED: " + d.what());
       return 1;

@@ -78,4 +78,12 @@ public record Complaint(double lossPerWeek, double hotHoursPerWeek) {
   public double apartHot(double hot, double u) {
     return (rate() - Math.max(0, hot)) / Math.hypot(u, TOLD_U * rate());
   }
+
+  /** Driving in a busy week of a van (min): ten hours (our judgement, untested). */
+  private static final double BUSY_WEEK = 600;
+
+  /** What a rate comes to in a busy week, so that a customer can picture it (mL). */
+  public static double inABusyWeek(double millilitresPerMinute) {
+    return millilitresPerMinute * BUSY_WEEK;
+  }
 }

@@ -141,7 +141,7 @@ public record Decision(
 
   /** The places worth a repair: those measured, and the likeliest besides. */
   private static List<String> places(Assessment assessment) {
-    Set<String> places = new LinkedHashSet<>(new TreeSet<>(assessment.of().measured()));
+    Set<String> places = new LinkedHashSet<>(new TreeSet<>(assessment.job().measured()));
     for (Suspect s : assessment.suspects()) {
       boolean worth = s.probability() >= WORTH_IT || places.size() < AT_LEAST;
       if (worth && !RepairKind.mending(s.place()).isEmpty()) {
@@ -153,7 +153,7 @@ public record Decision(
 
   /** Probabilities of the sets of faults, given that something leaks. */
   private static Map<Set<String>, Double> faults(Assessment assessment, List<String> places) {
-    Set<String> measured = assessment.of().measured();
+    Set<String> measured = assessment.job().measured();
     Posterior known = assessment.posterior();
     List<String> open = known.suspects().stream().map(Posterior.Suspect::place).toList();
     Map<Set<String>, Double> sets = new HashMap<>();
@@ -220,7 +220,7 @@ public record Decision(
   /** Which share of a hose end's faults is the clamp's. */
   private static double clamps(Assessment assessment, String place) {
     double share = CLAMPS;
-    for (Felt felt : assessment.of().counting(Felt.class)) {
+    for (Felt felt : assessment.job().counting(Felt.class)) {
       if (felt.place().equals(place)) {
         share =
             CLAMP_BAD.contains(felt.saw())

@@ -278,10 +278,10 @@ public final class NeedleFinder {
     if (widths / points.size() > WIDEST) {
       return new NotRead(Why.BLUR);
     }
-    return pointed(Line.through(points), points.size());
+    return pointed(NeedleLine.through(points), points.size());
   }
 
-  private DialReading pointed(Line line, int points) {
+  private DialReading pointed(NeedleLine line, int points) {
     double radius = dial.radius();
     if (line.kept() < LEAST_SUPPORT * points
         || line.scatter() > MOST_BENT * radius

@@ -40,10 +40,10 @@ public enum CraftCheck implements Worded {
   /** Drain tap and fittings tight on the new part before it goes in. */
   TIGHT_BEFORE(EnumSet.of(Fastening.CRIMP, Fastening.SOLDERED));
 
-  private final Set<Fastening> of;
+  private final Set<Fastening> fastenings;
 
-  CraftCheck(Set<Fastening> of) {
-    this.of = of;
+  CraftCheck(Set<Fastening> fastenings) {
+    this.fastenings = fastenings;
   }
 
   /** Screwed joints with a ring of their own inside. */
@@ -53,12 +53,15 @@ public enum CraftCheck implements Worded {
   public static List<CraftCheck> of(Joint joint) {
     boolean ringed = RINGED.contains(joint.code());
     return Arrays.stream(values())
-        .filter(c -> c.of.contains(joint.fastening()) || ringed && c.of.contains(Fastening.O_RING))
+        .filter(
+            c ->
+                c.fastenings.contains(joint.fastening())
+                    || ringed && c.fastenings.contains(Fastening.O_RING))
         .toList();
   }
 
   /** The checks of a joint that is held so. */
   public static List<CraftCheck> of(Fastening fastening) {
-    return Arrays.stream(values()).filter(c -> c.of.contains(fastening)).toList();
+    return Arrays.stream(values()).filter(c -> c.fastenings.contains(fastening)).toList();
   }
 }

@@ -13,11 +13,11 @@ public enum Cure implements Worded {
   /** A plug set with sealant: overnight. */
   PLUG_SEALANT(Fastening.PRESSED_IN, Duration.ofHours(14));
 
-  private final Fastening of;
+  private final Fastening fastening;
   private final Duration lasts;
 
-  Cure(Fastening of, Duration lasts) {
-    this.of = of;
+  Cure(Fastening fastening, Duration lasts) {
+    this.fastening = fastening;
     this.lasts = lasts;
   }
 
@@ -33,6 +33,6 @@ public enum Cure implements Worded {
 
   /** What may have to set at a joint that is held so. */
   public static Optional<Cure> of(Fastening fastening) {
-    return Arrays.stream(values()).filter(c -> c.of == fastening).findFirst();
+    return Arrays.stream(values()).filter(c -> c.fastening == fastening).findFirst();
   }
 }

@@ -9,7 +9,7 @@ import java.util.List;
  *
  * @param lines what came off, the first first
  */
-public record StripList(List<Line> lines) {
+public record StripList(List<TakenOff> lines) {
   /** Keeps its own copy. */
   public StripList {
     lines = List.copyOf(lines);
@@ -24,9 +24,9 @@ public record StripList(List<Line> lines) {
    * @param back how many of them are back, 0 or more
    * @param refitted whether it is back
    */
-  public record Line(String id, String what, int fasteners, int back, boolean refitted) {
+  public record TakenOff(String id, String what, int fasteners, int back, boolean refitted) {
     /** Refuses what cannot be counted. */
-    public Line {
+    public TakenOff {
       if (fasteners < 0 || back < 0) {
         throw new IllegalArgumentException("fasteners of " + what + ": " + fasteners + ", " + back);
       }
@@ -44,15 +44,15 @@ public record StripList(List<Line> lines) {
   }
 
   /** In which order it goes back: the last first. */
-  public List<Line> refit() {
-    List<Line> refit = new ArrayList<>(lines);
+  public List<TakenOff> refit() {
+    List<TakenOff> refit = new ArrayList<>(lines);
     Collections.reverse(refit);
     return List.copyOf(refit);
   }
 
   /** What stands in the way of being done, in the order of refitting. */
-  public List<Line> open() {
-    return refit().stream().filter(Line::open).toList();
+  public List<TakenOff> open() {
+    return refit().stream().filter(TakenOff::open).toList();
   }
 
   /** Whether everything is back and every count matches. */

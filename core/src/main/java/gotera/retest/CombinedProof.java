@@ -19,7 +19,7 @@ import java.util.OptionalDouble;
  * @param lines one for each circumstance in which the leak showed
  * @param failed circumstances under which it leaked again since
  */
-public record CombinedProof(List<Line> lines, List<Circumstance> failed) {
+public record CombinedProof(List<Shows> lines, List<Circumstance> failed) {
   /** Share of repairs that miss the leak (1) (our judgement, untested). */
   static final double MISSED = 0.1;
 
@@ -45,7 +45,7 @@ public record CombinedProof(List<Line> lines, List<Circumstance> failed) {
    * @param by what covers it; empty while nothing does
    * @param minutes how long it must be repeated, where it is running (min)
    */
-  public record Line(Shown shown, Optional<Repeat> by, OptionalDouble minutes) {}
+  public record Shows(Shown shown, Optional<Repeat> by, OptionalDouble minutes) {}
 
   /**
    * What is proven.
@@ -62,11 +62,11 @@ public record CombinedProof(List<Line> lines, List<Circumstance> failed) {
     }
     Map<Circumstance, Shown> each = new EnumMap<>(Circumstance.class);
     shown.forEach(s -> each.merge(s.when(), s, Shown::and));
-    List<Line> lines = new ArrayList<>();
+    List<Shows> lines = new ArrayList<>();
     for (Shown s : each.values()) {
       double minutes = minutes(s, accepted);
       lines.add(
-          new Line(
+          new Shows(
               s,
               repeats.stream()
                   .filter(r -> covers(r, s, minutes, accepted))
@@ -106,7 +106,7 @@ public record CombinedProof(List<Line> lines, List<Circumstance> failed) {
   }
 
   /** The line with the weakest bound, of those that bound a rate. */
-  public Optional<Line> weakest() {
+  public Optional<Shows> weakest() {
     return lines.stream()
         .filter(l -> l.by().flatMap(CombinedProof::rate).isPresent())
         .max(Comparator.comparingDouble(l -> l.by().flatMap(CombinedProof::rate).orElse(0.0)));
@@ -117,7 +117,7 @@ public record CombinedProof(List<Line> lines, List<Circumstance> failed) {
   }
 
   /** Circumstances that are not covered. */
-  public List<Line> open() {
+  public List<Shows> open() {
     return lines.stream().filter(l -> l.by().isEmpty()).toList();
   }
 

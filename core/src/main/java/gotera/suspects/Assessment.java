@@ -21,7 +21,7 @@ import java.util.Set;
  * @param next what to do next, the first one first; none once it is proven tight
  */
 public record Assessment(
-    Case of, Posterior posterior, List<Suspect> suspects, List<Flag> flags, List<Proposal> next) {
+    Case job, Posterior posterior, List<Suspect> suspects, List<Flag> flags, List<Proposal> next) {
   private static final int MOST_REASONS = 3;
   private static final int MOST_SUSPECTS = 8;
 
@@ -41,28 +41,28 @@ public record Assessment(
   public record Suspect(String place, double probability, List<Posterior.Reason> reasons) {}
 
   /** Assesses a job. */
-  public static Assessment of(Case of) {
-    List<Hypothesis> places = of.open().stream().map(PlaceFacts::hypothesis).toList();
-    Weighing weighing = Weighing.of(places, rest(of, of.measured()));
+  public static Assessment of(Case job) {
+    List<Hypothesis> places = job.open().stream().map(PlaceFacts::hypothesis).toList();
+    Weighing weighing = Weighing.of(places, rest(job, job.measured()));
     Posterior known = weighing.all();
-    List<Flag> flags = Rules.of(of, known);
+    List<Flag> flags = Rules.of(job, known);
     Set<Kind> kinds = EnumSet.noneOf(Kind.class);
     flags.forEach(f -> kinds.add(f.kind()));
     return new Assessment(
-        of,
+        job,
         known,
-        of.isProven() ? List.of() : suspects(of, weighing),
+        job.isProven() ? List.of() : suspects(job, weighing),
         flags,
-        of.isProven() ? List.of() : NextSteps.of(of, known, kinds));
+        job.isProven() ? List.of() : NextSteps.of(job, known, kinds));
   }
 
   /**
    * What is left to be explained once the places whose flow was measured are known to leak: their
    * own looks are used up, and what they cause needs no other place.
    */
-  private static List<Evidence> rest(Case of, Set<String> measured) {
+  private static List<Evidence> rest(Case job, Set<String> measured) {
     List<Evidence> rest = new ArrayList<>();
-    for (Evidence f : CaseEvidence.of(of)) {
+    for (Evidence f : CaseEvidence.of(job)) {
       if (!(f instanceof Evidence.AtPlace at && measured.contains(at.place()))) {
         Evidence given = f;
         for (String place : measured) {
@@ -75,11 +75,11 @@ public record Assessment(
   }
 
   /** The places that were measured, and behind them those that may leak besides. */
-  private static List<Suspect> suspects(Case of, Weighing weighing) {
+  private static List<Suspect> suspects(Case job, Weighing weighing) {
     List<Suspect> suspects = new ArrayList<>();
-    for (PlaceFacts p : of.places()) {
-      if (of.measured().contains(p.place())) {
-        suspects.add(measured(of, p));
+    for (PlaceFacts p : job.places()) {
+      if (job.measured().contains(p.place())) {
+        suspects.add(measured(job, p));
       }
     }
     suspects.sort(Comparator.comparingDouble(Suspect::probability).reversed());
@@ -91,9 +91,9 @@ public record Assessment(
   }
 
   /** A place whose flow was counted, by its own looks alone. */
-  private static Suspect measured(Case of, PlaceFacts place) {
+  private static Suspect measured(Case job, PlaceFacts place) {
     List<Evidence> own =
-        CaseEvidence.of(of).stream()
+        CaseEvidence.of(job).stream()
             .filter(f -> f instanceof Evidence.AtPlace at && at.place().equals(place.place()))
             .toList();
     List<Evidence> all = new ArrayList<>(own);

@@ -21,7 +21,7 @@ import java.util.Set;
 final class Candidates {
   private static final Vocabulary VOCABULARY = Vocabulary.published();
 
-  private final Case of;
+  private final Case job;
   private final Posterior known;
   private final Preparation preparation;
   private final Set<String> outOfTest;
@@ -37,30 +37,30 @@ final class Candidates {
    */
   record Candidate(Action what, Check check, List<First> first, List<String> settles) {}
 
-  private Candidates(Case of, Posterior known) {
-    this.of = of;
+  private Candidates(Case job, Posterior known) {
+    this.job = job;
     this.known = known;
-    this.preparation = Preparation.of(of);
-    this.outOfTest = Scoped.of(of.circuit(), of.now(), Scope.of(loop(of))).out();
+    this.preparation = Preparation.of(job);
+    this.outOfTest = Scoped.of(job.circuit(), job.now(), Scope.of(loop(job))).out();
   }
 
-  static String loop(Case of) {
-    return of.held(false).map(Held::loop).orElse("");
+  static String loop(Case job) {
+    return job.held(false).map(Held::loop).orElse("");
   }
 
-  static List<Candidate> of(Case of, Posterior known) {
-    Candidates candidates = new Candidates(of, known);
+  static List<Candidate> of(Case job, Posterior known) {
+    Candidates candidates = new Candidates(job, known);
     candidates.looks();
-    candidates.all.addAll(OtherCandidates.of(of, known));
+    candidates.all.addAll(OtherCandidates.of(job, known));
     return List.copyOf(candidates.all);
   }
 
   private void looks() {
-    Set<String> hidden = of.hidden();
+    Set<String> hidden = job.hidden();
     Set<String> unclear = unclear();
-    for (PlaceFacts p : of.open()) {
+    for (PlaceFacts p : job.open()) {
       boolean seen = p.kind() != PlaceKind.INSIDE && !hidden.contains(p.place());
-      if (seen && p.kind() != PlaceKind.ELSEWHERE && !cutOff(of, p.place())) {
+      if (seen && p.kind() != PlaceKind.ELSEWHERE && !cutOff(job, p.place())) {
         for (LookState s : states()) {
           look(p, s, unclear.contains(p.place()));
         }
@@ -107,14 +107,14 @@ final class Candidates {
                 look,
                 minutes,
                 List.of(
-                    CaseEvidence.look(of, p.place(), s, true, dried),
-                    CaseEvidence.look(of, p.place(), s, false, dried))),
+                    CaseEvidence.look(job, p.place(), s, true, dried),
+                    CaseEvidence.look(job, p.place(), s, false, dried))),
             first,
             List.of(p.place())));
   }
 
   private boolean looked(String place, LookState s, boolean dried) {
-    return of.looks().stream()
+    return job.looks().stream()
         .anyMatch(
             l ->
                 l.place().equals(place)
@@ -125,20 +125,20 @@ final class Candidates {
   /** Places where something was seen that may come from elsewhere, or that are all but certain. */
   private Set<String> unclear() {
     Set<String> unclear = new HashSet<>();
-    of.latest().stream()
+    job.latest().stream()
         .filter(l -> l.wet() || l.saw() == Sight.STAINED)
         .forEach(l -> unclear.add(l.place()));
-    of.counting(Felt.class).forEach(f -> unclear.add(f.place()));
+    job.counting(Felt.class).forEach(f -> unclear.add(f.place()));
     known.suspects().stream()
         .filter(s -> s.probability() >= NextSteps.CERTAIN)
         .forEach(s -> unclear.add(s.place()));
     return unclear;
   }
 
-  static boolean cutOff(Case of, String place) {
-    return of.circuit()
+  static boolean cutOff(Case job, String place) {
+    return job.circuit()
         .joint(place)
-        .filter(j -> of.now().cutOff().contains(j.branch()))
+        .filter(j -> job.now().cutOff().contains(j.branch()))
         .isPresent();
   }
 }

@@ -46,31 +46,31 @@ final class CaseEvidence {
 
   private static final Vocabulary VOCABULARY = Vocabulary.published();
 
-  private final Case of;
+  private final Case job;
   private final Scoped pressed;
   private final List<Evidence> findings = new ArrayList<>();
 
-  private CaseEvidence(Case of) {
-    this.of = of;
+  private CaseEvidence(Case job) {
+    this.job = job;
     this.pressed =
         Scoped.of(
-            of.circuit(),
-            of.now(),
-            of.held(false).map(Held::scope).orElse(Observation.Scope.of("")));
+            job.circuit(),
+            job.now(),
+            job.held(false).map(Held::scope).orElse(Observation.Scope.of("")));
   }
 
   /** Everything that counts, as it is weighed. */
-  static List<Evidence> of(Case of) {
-    CaseEvidence all = new CaseEvidence(of);
-    if (!of.afterRepair()) {
-      Signs.of(of).forEach(all.findings::add);
+  static List<Evidence> of(Case job) {
+    CaseEvidence all = new CaseEvidence(job);
+    if (!job.afterRepair()) {
+      Signs.of(job).forEach(all.findings::add);
     }
-    of.looks().forEach(all::look);
-    Drips.of(of, all.pressed).forEach(all.findings::add);
+    job.looks().forEach(all::look);
+    Drips.of(job, all.pressed).forEach(all.findings::add);
     all.paper();
     all.lamp();
     all.conditions();
-    all.findings.addAll(InsideEvidence.of(of));
+    all.findings.addAll(InsideEvidence.of(job));
     all.rates();
     all.complaint();
     return List.copyOf(all.findings);
@@ -89,7 +89,7 @@ final class CaseEvidence {
       LookState state = state(look);
       boolean out = state == LookState.PRESSED && pressed.out().contains(look.place());
       if (!out) {
-        findings.add(look(of, look.place(), state, look.wet(), look.driedBefore()));
+        findings.add(look(job, look.place(), state, look.wet(), look.driedBefore()));
       }
     }
   }
@@ -99,7 +99,7 @@ final class CaseEvidence {
    *
    * @param dried whether it had been dried: then only what leaks now wets it
    */
-  static Evidence look(Case of, String place, LookState state, boolean wet, boolean dried) {
+  static Evidence look(Case job, String place, LookState state, boolean wet, boolean dried) {
     PlaceFacts facts = VOCABULARY.facts(place);
     double falseAlarm = dried ? VOCABULARY.check("dry-and-look").falseAlarm() : facts.falseAlarm();
     Map<Mode, Double> acts = VOCABULARY.acts(state);
@@ -118,20 +118,20 @@ final class CaseEvidence {
         place,
         wet,
         sees,
-        dried ? Map.of() : runsDown(of, place, state),
+        dried ? Map.of() : runsDown(job, place, state),
         others,
         falseAlarm);
   }
 
-  private static Map<String, Double> runsDown(Case of, String place, LookState state) {
-    Optional<Joint> joint = of.circuit().joint(place);
+  private static Map<String, Double> runsDown(Case job, String place, LookState state) {
+    Optional<Joint> joint = job.circuit().joint(place);
     return joint.isEmpty()
         ? Map.of()
-        : DripTrace.runsDown(of.circuit(), joint.get(), state == LookState.RUNNING);
+        : DripTrace.runsDown(job.circuit(), joint.get(), state == LookState.RUNNING);
   }
 
   private LookState state(Looked look) {
-    double rated = of.held().map(Held::ratedKpa).orElse(Held.USUAL_RATED);
+    double rated = job.held().map(Held::ratedKpa).orElse(Held.USUAL_RATED);
     boolean without =
         look.state() == LookState.PRESSED
             && look.gauge().isPresent()
@@ -142,7 +142,7 @@ final class CaseEvidence {
   /** Paper at a place counts once, as it came away last. */
   private void paper() {
     Map<String, Evidence> last = new LinkedHashMap<>();
-    for (Observation.Blotted b : of.counting(Observation.Blotted.class)) {
+    for (Observation.Blotted b : job.counting(Observation.Blotted.class)) {
       Sighting seen = b.damp() ? Sighting.DAMP_PAPER : Sighting.DRY_PAPER;
       last.put(
           b.place(),
@@ -154,7 +154,7 @@ final class CaseEvidence {
   /** Old glow that has not grown says nothing; glow never scanned before says little. */
   private void lamp() {
     Map<String, Scanned> last = new LinkedHashMap<>();
-    of.counting(Scanned.class).forEach(s -> last.put(s.place(), s));
+    job.counting(Scanned.class).forEach(s -> last.put(s.place(), s));
     for (Scanned scan : last.values()) {
       boolean glows = scan.glow().counts();
       if (glows || scan.glow() == Glow.DARK) {
@@ -168,7 +168,7 @@ final class CaseEvidence {
 
   /** Each condition of a place once. */
   private void conditions() {
-    Set<Felt> once = new java.util.LinkedHashSet<>(of.counting(Felt.class));
+    Set<Felt> once = new java.util.LinkedHashSet<>(job.counting(Felt.class));
     for (Felt felt : once) {
       Clue clue = new Clue.InCondition(felt.saw(), felt.place());
       findings.add(VOCABULARY.check(felt.saw().word()).at(clue, felt.place(), true));
@@ -177,11 +177,11 @@ final class CaseEvidence {
 
   /** The newest hold of each state, and a watch of the level. */
   private void rates() {
-    of.held(false).ifPresent(this::cold);
-    of.held(true)
+    job.held(false).ifPresent(this::cold);
+    job.held(true)
         .ifPresent(
             h -> rate(h, Showed.HOT_HOLD_FALLS, Showed.HOT_HOLD_STEADY, h.outcome(), Set.of()));
-    of.counting(LevelWatched.class).stream()
+    job.counting(LevelWatched.class).stream()
         .reduce((a, b) -> b)
         .ifPresent(
             w ->
@@ -195,24 +195,24 @@ final class CaseEvidence {
   }
 
   private Set<String> cutOffNow() {
-    return of.circuit().joints().stream()
-        .filter(j -> of.now().cutOff().contains(j.branch()))
+    return job.circuit().joints().stream()
+        .filter(j -> job.now().cutOff().contains(j.branch()))
         .map(Joint::code)
         .collect(java.util.stream.Collectors.toSet());
   }
 
   /** What is left once the sites are taken off: whatever else leaks has to explain it. */
   private void cold(Held held) {
-    Optional<LeakBalance> balance = of.balance();
+    Optional<LeakBalance> balance = job.balance();
     Outcome outcome =
         balance.isPresent() && held.outcome() instanceof Outcome.Rate r
             ? new Outcome.Rate(balance.get().unexplained(), balance.get().unexplainedU(), r.law())
             : held.outcome();
-    Set<String> taken = new java.util.HashSet<>(of.measured());
-    if (balance.isPresent() && of.counting(InCylinder.class).stream().anyMatch(InCylinder::wet)) {
-      of.places().stream().filter(PlaceFacts::inside).forEach(p -> taken.add(p.place()));
+    Set<String> taken = new java.util.HashSet<>(job.measured());
+    if (balance.isPresent() && job.counting(InCylinder.class).stream().anyMatch(InCylinder::wet)) {
+      job.places().stream().filter(PlaceFacts::inside).forEach(p -> taken.add(p.place()));
     }
-    boolean rest = !of.measured().isEmpty() && balance.isPresent();
+    boolean rest = !job.measured().isEmpty() && balance.isPresent();
     rate(
         held,
         rest ? Showed.HOLD_REST : Showed.HOLD_FALLS,
@@ -227,7 +227,7 @@ final class CaseEvidence {
 
   /** Of a gross leak only a lower bound is known. */
   private void rate(Held held, Showed falls, Showed steady, Outcome outcome, Set<String> taken) {
-    Scoped scoped = Scoped.of(of.circuit(), of.now(), held.scope());
+    Scoped scoped = Scoped.of(job.circuit(), job.now(), held.scope());
     double rate;
     double u;
     if (outcome instanceof Outcome.Rate r) {
@@ -249,7 +249,7 @@ final class CaseEvidence {
 
   /** More is lost than was measured: then something leaks that the tests did not exercise. */
   private void complaint() {
-    MoreLost.of(of)
+    MoreLost.of(job)
         .filter(m -> m.apart() > MoreIsLost.CRITICAL)
         .ifPresent(
             m ->

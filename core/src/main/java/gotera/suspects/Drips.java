@@ -21,13 +21,13 @@ final class Drips {
   private Drips() {}
 
   /** Where it dripped, the newest of each spot; ground below a drip of the same region left out. */
-  static List<Dripped> located(Case of) {
+  static List<Dripped> located(Case job) {
     Map<DripSpot, Dripped> last = new LinkedHashMap<>();
-    if (!of.afterRepair()) {
-      of.counting(Told.Puddle.class)
+    if (!job.afterRepair()) {
+      job.counting(Told.Puddle.class)
           .forEach(p -> last.put(p.spot(), new Dripped(p.spot(), LookState.PARKED)));
     }
-    for (Dripped d : of.counting(Dripped.class)) {
+    for (Dripped d : job.counting(Dripped.class)) {
       last.remove(d.spot());
       last.put(d.spot(), d);
     }
@@ -40,12 +40,12 @@ final class Drips {
     return located;
   }
 
-  static List<Evidence> of(Case of, Scoped pressed) {
-    return located(of).stream().map(d -> finding(of, d, pressed)).toList();
+  static List<Evidence> of(Case job, Scoped pressed) {
+    return located(job).stream().map(d -> finding(job, d, pressed)).toList();
   }
 
-  private static Evidence finding(Case of, Dripped drip, Scoped pressed) {
-    DripTrace trace = DripTrace.of(of.circuit(), drip.spot(), drip.running());
+  private static Evidence finding(Case job, Dripped drip, Scoped pressed) {
+    DripTrace trace = DripTrace.of(job.circuit(), drip.spot(), drip.running());
     Map<String, Double> causes = new HashMap<>(trace.feeds());
     if (drip.state() == LookState.PRESSED) {
       causes.keySet().removeAll(pressed.out());

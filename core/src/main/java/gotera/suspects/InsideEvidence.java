@@ -20,37 +20,37 @@ import java.util.Map;
 final class InsideEvidence {
   private static final Vocabulary VOCABULARY = Vocabulary.published();
 
-  private final Case of;
+  private final Case job;
   private final List<Evidence> findings = new ArrayList<>();
 
-  private InsideEvidence(Case of) {
-    this.of = of;
+  private InsideEvidence(Case job) {
+    this.job = job;
   }
 
-  static List<Evidence> of(Case of) {
-    InsideEvidence all = new InsideEvidence(of);
+  static List<Evidence> of(Case job) {
+    InsideEvidence all = new InsideEvidence(job);
     all.inside();
     all.fluids();
     return all.findings;
   }
 
   private void inside() {
-    boolean burns = of.circuit().part("block").isPresent();
-    of.counting(GasChecked.class).stream()
+    boolean burns = job.circuit().part("block").isPresent();
+    job.counting(GasChecked.class).stream()
         .filter(g -> burns && g.notCounted().isEmpty())
         .reduce((a, b) -> b)
         .ifPresent(g -> result(Showed.GAS, Showed.NO_GAS, "gas", g.colour() != GasColour.BLUE));
-    of.counting(Bubbled.class).stream()
+    job.counting(Bubbled.class).stream()
         .filter(b -> b.notCounted().isEmpty() && b.result() != Bubbles.AIR_LEAVING)
         .reduce((a, b) -> b)
         .ifPresent(
             b -> result(Showed.GAS_BUBBLES, Showed.NO_BUBBLES, "gas-bubbles", b.result().gas()));
-    List<InCylinder> cylinders = of.counting(InCylinder.class);
+    List<InCylinder> cylinders = job.counting(InCylinder.class);
     if (!cylinders.isEmpty()) {
       boolean wet = cylinders.stream().anyMatch(InCylinder::wet);
       result(Showed.WET_CYLINDER, Showed.DRY_CYLINDERS, "wet-cylinder", wet);
     }
-    of.counting(Hissed.class).stream().reduce((a, b) -> b).ifPresent(this::hiss);
+    job.counting(Hissed.class).stream().reduce((a, b) -> b).ifPresent(this::hiss);
   }
 
   /** What it says only where it was opened cold. */
@@ -82,7 +82,7 @@ final class InsideEvidence {
   /** Each fluid counts as it was seen last. */
   private void fluids() {
     Map<Fluid, Checked.Look> last = new EnumMap<>(Fluid.class);
-    of.counting(FluidSeen.class).forEach(f -> last.put(f.at(), f.saw()));
+    job.counting(FluidSeen.class).forEach(f -> last.put(f.at(), f.saw()));
     last.forEach(this::fluid);
   }
 
@@ -92,7 +92,7 @@ final class InsideEvidence {
     switch (at) {
       case OIL_CAP -> {
         boolean shortTrips =
-            of.newest(Told.Trips.class).filter(t -> t.length() == Told.Length.SHORT).isPresent();
+            job.newest(Told.Trips.class).filter(t -> t.length() == Told.Length.SHORT).isPresent();
         String facts = shortTrips ? "oil-cap-emulsion-short-trips" : "oil-cap-emulsion";
         result(Showed.OIL_CAP_EMULSION, Showed.OIL_CAP_CLEAN, facts, pale);
       }

@@ -14,13 +14,13 @@ import java.util.stream.Stream;
  * @param wet coolant stood in a cylinder
  */
 record InsideSeen(boolean gas, boolean bubbles, boolean wet) {
-  static InsideSeen of(Case of) {
+  static InsideSeen of(Case job) {
     return new InsideSeen(
-        of.counting(GasChecked.class).stream()
+        job.counting(GasChecked.class).stream()
             .anyMatch(g -> g.notCounted().isEmpty() && g.colour() != GasColour.BLUE),
-        of.counting(Bubbled.class).stream()
+        job.counting(Bubbled.class).stream()
             .anyMatch(b -> b.notCounted().isEmpty() && b.result().gas()),
-        of.counting(InCylinder.class).stream().anyMatch(InCylinder::wet));
+        job.counting(InCylinder.class).stream().anyMatch(InCylinder::wet));
   }
 
   /** By how many kinds of checks. */

@@ -28,10 +28,10 @@ public enum Meaning implements Worded {
   NEEDS_ROTATION;
 
   /** The sentences that apply. */
-  public static List<Meaning> of(Case of) {
-    InsideSeen inside = InsideSeen.of(of);
+  public static List<Meaning> of(Case job) {
+    InsideSeen inside = InsideSeen.of(job);
     boolean blue =
-        of.counting(GasChecked.class).stream()
+        job.counting(GasChecked.class).stream()
             .filter(g -> g.notCounted().isEmpty())
             .reduce((a, b) -> b)
             .filter(g -> g.colour() == GasColour.BLUE)
@@ -40,8 +40,8 @@ public enum Meaning implements Worded {
     add(all, blue, NO_GAS_THEN);
     add(all, inside.kinds() == 1 && !inside.wet(), EITHER_RAISES);
     add(all, inside.wet() && blue && !inside.gas(), WET_WITHOUT_GAS);
-    add(all, fluid(of, Fluid.OIL_CAP) && !fluid(of, Fluid.DIPSTICK), MAY_BE_CONDENSATION);
-    add(all, needsRotation(of), NEEDS_ROTATION);
+    add(all, fluid(job, Fluid.OIL_CAP) && !fluid(job, Fluid.DIPSTICK), MAY_BE_CONDENSATION);
+    add(all, needsRotation(job), NEEDS_ROTATION);
     return List.copyOf(all);
   }
 
@@ -51,19 +51,20 @@ public enum Meaning implements Worded {
     }
   }
 
-  private static boolean fluid(Case of, Fluid at) {
-    return of.counting(FluidSeen.class).stream()
+  private static boolean fluid(Case job, Fluid at) {
+    return job.counting(FluidSeen.class).stream()
         .filter(f -> f.at() == at)
         .reduce((a, b) -> b)
         .filter(f -> f.saw() == Checked.Look.PALE_EMULSION)
         .isPresent();
   }
 
-  private static boolean needsRotation(Case of) {
-    Optional<Held> cold = of.held(false);
-    boolean running = of.latest().stream().anyMatch(l -> l.state() == LookState.RUNNING && l.wet());
+  private static boolean needsRotation(Case job) {
+    Optional<Held> cold = job.held(false);
+    boolean running =
+        job.latest().stream().anyMatch(l -> l.state() == LookState.RUNNING && l.wet());
     boolean standing =
-        of.latest().stream().anyMatch(l -> l.state() != LookState.RUNNING && l.wet());
+        job.latest().stream().anyMatch(l -> l.state() != LookState.RUNNING && l.wet());
     return cold.filter(Rules::steady).isPresent() && running && !standing;
   }
 }

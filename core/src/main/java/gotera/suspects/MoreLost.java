@@ -17,20 +17,20 @@ import java.util.Optional;
  */
 record MoreLost(double apart, List<Scoped> tests) {
   /** Empty where nothing was told or measured. */
-  static Optional<MoreLost> of(Case of) {
-    Optional<Complaint> told = of.newest(Told.Loss.class).flatMap(Told.Loss::complaint);
-    Optional<Outcome.Rate> cold = of.held(false).flatMap(MoreLost::rate);
-    if (told.isEmpty() || cold.isEmpty() || of.afterRepair()) {
+  static Optional<MoreLost> of(Case job) {
+    Optional<Complaint> told = job.newest(Told.Loss.class).flatMap(Told.Loss::complaint);
+    Optional<Outcome.Rate> cold = job.held(false).flatMap(MoreLost::rate);
+    if (told.isEmpty() || cold.isEmpty() || job.afterRepair()) {
       return Optional.empty();
     }
     CoolantMixture coolant = new CoolantMixture(CoolantMixture.USUAL_STRENGTH);
     double apart = told.get().apart(cold.get().rate(), cold.get().u(), coolant);
     List<Scoped> tests = new ArrayList<>();
-    of.held(false).ifPresent(h -> tests.add(Scoped.of(of.circuit(), of.now(), h.scope())));
-    Optional<Outcome.Rate> hot = of.held(true).flatMap(MoreLost::rate);
+    job.held(false).ifPresent(h -> tests.add(Scoped.of(job.circuit(), job.now(), h.scope())));
+    Optional<Outcome.Rate> hot = job.held(true).flatMap(MoreLost::rate);
     if (hot.isPresent()) {
       apart = Math.min(apart, told.get().apartHot(hot.get().rate(), hot.get().u()));
-      of.held(true).ifPresent(h -> tests.add(Scoped.of(of.circuit(), of.now(), h.scope())));
+      job.held(true).ifPresent(h -> tests.add(Scoped.of(job.circuit(), job.now(), h.scope())));
     }
     return Optional.of(new MoreLost(apart, tests));
   }

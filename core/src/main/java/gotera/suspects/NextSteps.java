@@ -46,17 +46,17 @@ final class NextSteps {
    */
   private static final double WORTH_ITS_WALK = 0.15;
 
-  private final Case of;
+  private final Case job;
   private final Posterior known;
   private final Set<Kind> flags;
   private final List<Candidate> candidates;
   private final List<Proposal> ranked;
 
-  private NextSteps(Case of, Posterior known, Set<Kind> flags) {
-    this.of = of;
+  private NextSteps(Case job, Posterior known, Set<Kind> flags) {
+    this.job = job;
     this.known = known;
     this.flags = flags;
-    this.candidates = Candidates.of(of, known);
+    this.candidates = Candidates.of(job, known);
     List<Proposal> telling =
         candidates.stream().map(this::proposal).filter(p -> p.bits() > TELLS_NOTHING).toList();
     double most = telling.stream().mapToDouble(Proposal::bits).max().orElse(0);
@@ -69,11 +69,11 @@ final class NextSteps {
   }
 
   /** The proposals, the first one first; none where nothing tells anything more. */
-  static List<Proposal> of(Case of, Posterior known, Set<Kind> flags) {
-    if (of.isExplained()) {
+  static List<Proposal> of(Case job, Posterior known, Set<Kind> flags) {
+    if (job.isExplained()) {
       return List.of(repair());
     }
-    NextSteps steps = new NextSteps(of, known, flags);
+    NextSteps steps = new NextSteps(job, known, flags);
     List<Proposal> all = new ArrayList<>();
     steps.first().ifPresent(all::add);
     steps.ranked.stream()
@@ -123,7 +123,7 @@ final class NextSteps {
     if (flags.contains(Kind.GROSS_LEAK)) {
       return best(p -> look(p) && in(p, LookState.PRESSED), Why.TELLS_MOST);
     }
-    if (OtherCandidates.partLeftOut(of)) {
+    if (OtherCandidates.partLeftOut(job)) {
       return best(p -> p.is(Whole.PRESSURE_TEST), Why.NOT_IN_THE_TEST);
     }
     if (flags.contains(Kind.NOTHING_FOUND)) {
@@ -150,7 +150,7 @@ final class NextSteps {
 
   /** While it runs, or what the tester replaced; parked where only that was told. */
   private boolean ofSteady(Action what) {
-    Set<String> signs = Signs.counting(of);
+    Set<String> signs = Signs.counting(job);
     boolean parked =
         signs.contains("puddle-overnight")
             && !signs.contains("loss-while-running")
@@ -161,7 +161,7 @@ final class NextSteps {
 
   /** Where the inside is suspected most, what tells of that place; its rate, once it was wet. */
   private Optional<Proposal> inside() {
-    boolean wet = of.counting(Checked.InCylinder.class).stream().anyMatch(c -> c.wet());
+    boolean wet = job.counting(Checked.InCylinder.class).stream().anyMatch(c -> c.wet());
     Optional<Proposal> test = best(p -> p.is(Whole.PRESSURE_TEST), Why.BALANCE);
     if (wet && test.isPresent()) {
       return test;
@@ -182,11 +182,11 @@ final class NextSteps {
     if (inside.isPresent()) {
       return inside;
     }
-    if (Trails.lead(of)) {
+    if (Trails.lead(job)) {
       return likeliest(NextSteps::look, Why.TRACE);
     }
     boolean unknown = known.suspects().stream().noneMatch(s -> s.probability() >= UNKNOWN);
-    return unknown || Signs.groundHides(of)
+    return unknown || Signs.groundHides(job)
         ? best(p -> p.is(Whole.PRESSURE_TEST), Why.UNKNOWN_PLACE)
         : Optional.empty();
   }
@@ -205,7 +205,7 @@ final class NextSteps {
 
   /** What comes next where one place is all but certain and its flow is not measured. */
   private Optional<Proposal> certain() {
-    Set<String> measured = of.measured();
+    Set<String> measured = job.measured();
     Optional<Posterior.Suspect> top =
         known.suspects().stream()
             .filter(s -> !measured.contains(s.place()) && !isElsewhere(s.place()))
@@ -233,23 +233,23 @@ final class NextSteps {
 
   /** Of the inside no check alone condemns a head: another kind of it comes first. */
   private Optional<Proposal> oneCheckAlone(String place) {
-    return isInside(place) && InsideSeen.of(of).kinds() < 2
+    return isInside(place) && InsideSeen.of(job).kinds() < 2
         ? best(Action::inside, Why.ONE_ALONE)
         : Optional.empty();
   }
 
   private boolean beadAt(String place) {
-    return of.latest().stream()
+    return job.latest().stream()
         .filter(Looked::wet)
         .anyMatch(l -> l.place().equals(place) && l.driedBefore());
   }
 
   /** Whether a leak was measured, and no site's flow. */
   private boolean rateIsOpen() {
-    return of.held(false)
+    return job.held(false)
             .filter(h -> h.verdict() == VerdictKind.LEAK && h.outcome() instanceof Outcome.Rate)
             .isPresent()
-        && of.measured().isEmpty();
+        && job.measured().isEmpty();
   }
 
   private static Proposal countDrops(String place) {

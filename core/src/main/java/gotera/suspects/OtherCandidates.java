@@ -31,21 +31,21 @@ import java.util.Set;
 final class OtherCandidates {
   private static final Vocabulary VOCABULARY = Vocabulary.published();
 
-  private final Case of;
+  private final Case job;
   private final Posterior known;
   private final Preparation preparation;
   private final Set<String> outOfTest;
   private final List<Candidate> all = new ArrayList<>();
 
-  private OtherCandidates(Case of, Posterior known) {
-    this.of = of;
+  private OtherCandidates(Case job, Posterior known) {
+    this.job = job;
     this.known = known;
-    this.preparation = Preparation.of(of);
-    this.outOfTest = Scoped.of(of.circuit(), of.now(), Scope.of(Candidates.loop(of))).out();
+    this.preparation = Preparation.of(job);
+    this.outOfTest = Scoped.of(job.circuit(), job.now(), Scope.of(Candidates.loop(job))).out();
   }
 
-  static List<Candidate> of(Case of, Posterior known) {
-    OtherCandidates others = new OtherCandidates(of, known);
+  static List<Candidate> of(Case job, Posterior known) {
+    OtherCandidates others = new OtherCandidates(job, known);
     others.hold();
     others.dye();
     others.inside();
@@ -57,15 +57,15 @@ final class OtherCandidates {
   /** A hold, where none counts yet or part of the circuit was not in it. */
   private void hold() {
     boolean measured =
-        of.held(false).filter(h -> h.outcome() instanceof Observation.Outcome.Nothing).isEmpty()
-            && of.held(false).isPresent();
+        job.held(false).filter(h -> h.outcome() instanceof Observation.Outcome.Nothing).isEmpty()
+            && job.held(false).isPresent();
     if (measured && !partLeftOut()) {
       return;
     }
-    Scoped scoped = Scoped.of(of.circuit(), of.now(), Scope.of(Candidates.loop(of)));
+    Scoped scoped = Scoped.of(job.circuit(), job.now(), Scope.of(Candidates.loop(job)));
     CheckFacts facts = VOCABULARY.check(Whole.PRESSURE_TEST.word());
     Map<String, Double> causes = new HashMap<>();
-    of.open().stream()
+    job.open().stream()
         .filter(p -> !scoped.out().contains(p.place()))
         .forEach(p -> causes.put(p.place(), facts.sees()));
     Map<Mode, Double> acts = new EnumMap<>(Mode.class);
@@ -79,20 +79,20 @@ final class OtherCandidates {
 
   /** Whether the last hold left something out that is not cut off for good. */
   boolean partLeftOut() {
-    return partLeftOut(of);
+    return partLeftOut(job);
   }
 
-  static boolean partLeftOut(Case of) {
-    return of.held(false)
+  static boolean partLeftOut(Case job) {
+    return job.held(false)
         .map(Held::scope)
-        .filter(s -> s.heaterValveShut() || !of.now().cutOff().containsAll(s.cutOff()))
+        .filter(s -> s.heaterValveShut() || !job.now().cutOff().containsAll(s.cutOff()))
         .isPresent();
   }
 
   private void add(Action label, double minutes, List<First> first, RegionFacts facts) {
     List<String> settles =
         facts.causes().keySet().stream()
-            .filter(c -> of.open().stream().anyMatch(p -> p.place().equals(c)))
+            .filter(c -> job.open().stream().anyMatch(p -> p.place().equals(c)))
             .sorted(
                 Comparator.comparingDouble(
                         (String c) -> -known.marginal(c) * facts.causes().getOrDefault(c, 0.0))
@@ -116,8 +116,8 @@ final class OtherCandidates {
 
   /** Dye comes after the eye: once most of what shows outside was looked at. */
   private boolean lookedFor() {
-    return Outside.of(of, LookState.PRESSED, outOfTest).dry() > HALF
-        || Outside.of(of, LookState.RUNNING, Set.of()).dry() > HALF;
+    return Outside.of(job, LookState.PRESSED, outOfTest).dry() > HALF
+        || Outside.of(job, LookState.RUNNING, Set.of()).dry() > HALF;
   }
 
   private static final double HALF = 0.5;
@@ -127,14 +127,14 @@ final class OtherCandidates {
 
   /** Dye shows one of the places, or none. */
   private void dye() {
-    if (!of.counting(Scanned.class).isEmpty() || !lookedFor()) {
+    if (!job.counting(Scanned.class).isEmpty() || !lookedFor()) {
       return;
     }
     CheckFacts facts = VOCABULARY.check(Whole.DYE.word());
     Map<String, Double> shows = new HashMap<>();
-    of.circuit().joints().stream()
+    job.circuit().joints().stream()
         .map(Joint::code)
-        .filter(j -> !Candidates.cutOff(of, j))
+        .filter(j -> !Candidates.cutOff(job, j))
         .forEach(j -> shows.put(j, facts.sees()));
     Action label = new OfTheWhole(Whole.DYE);
     List<String> likely =
@@ -165,16 +165,16 @@ final class OtherCandidates {
   }
 
   private void inside() {
-    if (of.circuit().part("block").isEmpty()) {
+    if (job.circuit().part("block").isEmpty()) {
       return;
     }
-    if (of.counting(GasChecked.class).stream().noneMatch(g -> g.notCounted().isEmpty())) {
+    if (job.counting(GasChecked.class).stream().noneMatch(g -> g.notCounted().isEmpty())) {
       result(Whole.COMBUSTION_GAS, "gas", preparation.before(LookState.RUNNING));
     }
-    if (of.counting(Bubbled.class).stream().noneMatch(b -> b.notCounted().isEmpty())) {
+    if (job.counting(Bubbled.class).stream().noneMatch(b -> b.notCounted().isEmpty())) {
       result(Whole.BUBBLES, "gas-bubbles", preparation.before(LookState.RUNNING));
     }
-    List<InCylinder> cylinders = of.counting(InCylinder.class);
+    List<InCylinder> cylinders = job.counting(InCylinder.class);
     if (cylinders.stream().allMatch(InCylinder::pooled)) {
       result(Whole.CYLINDER, "wet-cylinder", preparation.before(LookState.PRESSED));
     }
@@ -186,9 +186,9 @@ final class OtherCandidates {
 
   private void fluids() {
     Set<Fluid> seen = new HashSet<>();
-    of.counting(FluidSeen.class).forEach(f -> seen.add(f.at()));
-    boolean burns = of.circuit().part("block").isPresent();
-    boolean gearbox = of.circuit().joint("gearbox-cooler.core").isPresent();
+    job.counting(FluidSeen.class).forEach(f -> seen.add(f.at()));
+    boolean burns = job.circuit().part("block").isPresent();
+    boolean gearbox = job.circuit().joint("gearbox-cooler.core").isPresent();
     for (Fluid fluid : List.of(Fluid.DIPSTICK, Fluid.COOLANT_SURFACE, Fluid.GEARBOX)) {
       boolean there = fluid == Fluid.GEARBOX ? gearbox : burns;
       if (there && !seen.contains(fluid)) {
@@ -212,7 +212,7 @@ final class OtherCandidates {
     CheckFacts facts = VOCABULARY.check("cap-test");
     String place = "cap.neck";
     Action label = new Action.TryCap(place);
-    if (of.open().stream().anyMatch(p -> p.place().equals(place))) {
+    if (job.open().stream().anyMatch(p -> p.place().equals(place))) {
       all.add(
           new Candidate(
               label,

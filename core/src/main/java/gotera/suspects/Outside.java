@@ -14,16 +14,16 @@ record Outside(double dry) {
   /** From this share on it was looked at everywhere (our judgement, untested). */
   private static final double EVERYWHERE = 0.8;
 
-  static Outside of(Case of, LookState state, Set<String> without) {
-    Set<String> hidden = of.hidden();
+  static Outside of(Case job, LookState state, Set<String> without) {
+    Set<String> hidden = job.hidden();
     List<PlaceFacts> shows =
-        of.places().stream()
+        job.places().stream()
             .filter(p -> !p.inside() && !hidden.contains(p.place()))
             .filter(p -> p.kind() != PlaceKind.ELSEWHERE && !without.contains(p.place()))
             .filter(p -> p.seen().in(state) > SEEN)
             .toList();
     List<String> dry =
-        of.looks().stream()
+        job.looks().stream()
             .filter(l -> l.state() == state && l.saw() == Sight.DRY)
             .map(Looked::place)
             .toList();

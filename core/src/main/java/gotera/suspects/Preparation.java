@@ -24,14 +24,14 @@ record Preparation(LookState state) {
   /** Cooling down: mostly waiting, during which other work is done (min) (our judgement). */
   private static final double COOL_DOWN = 30;
 
-  static Preparation of(Case of) {
-    return new Preparation(stateNow(of));
+  static Preparation of(Case job) {
+    return new Preparation(stateNow(job));
   }
 
   /** The state in which the vehicle was left. */
-  private static LookState stateNow(Case of) {
+  private static LookState stateNow(Case job) {
     LookState state = LookState.COLD;
-    for (Observation o : of.observed()) {
+    for (Observation o : job.observed()) {
       if (o instanceof Held held) {
         state = held.scope().hot() ? LookState.RUNNING : LookState.PRESSED;
       } else if (o instanceof Looked look) {

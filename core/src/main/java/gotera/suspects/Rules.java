@@ -36,17 +36,17 @@ final class Rules {
   /** The same where it does not lead (our judgement, untested). */
   private static final double EVEN = 0.5;
 
-  private final Case of;
+  private final Case job;
   private final Posterior known;
   private final List<Flag> flags = new ArrayList<>();
 
-  private Rules(Case of, Posterior known) {
-    this.of = of;
+  private Rules(Case job, Posterior known) {
+    this.job = job;
     this.known = known;
   }
 
-  static List<Flag> of(Case of, Posterior known) {
-    Rules rules = new Rules(of, known);
+  static List<Flag> of(Case job, Posterior known) {
+    Rules rules = new Rules(job, known);
     rules.dangers();
     rules.sameParts();
     rules.doNotCount();
@@ -64,9 +64,9 @@ final class Rules {
 
   private void dangers() {
     add(
-        of.counting(FluidSeen.class).stream().anyMatch(f -> f.saw() == Checked.Look.PINK),
+        job.counting(FluidSeen.class).stream().anyMatch(f -> f.saw() == Checked.Look.PINK),
         Kind.STOP_DRIVING);
-    List<InCylinder> wet = of.counting(InCylinder.class).stream().filter(InCylinder::wet).toList();
+    List<InCylinder> wet = job.counting(InCylinder.class).stream().filter(InCylinder::wet).toList();
     add(!wet.isEmpty(), Kind.HYDRAULIC_LOCK);
     add(!wet.isEmpty() && wet.stream().allMatch(InCylinder::pooled), Kind.POOLED_FOR_WEEKS);
   }
@@ -74,9 +74,9 @@ final class Rules {
   /** Only where that part is under suspicion, and nobody checked for gas yet. */
   private void sameParts() {
     boolean checked =
-        of.counting(GasChecked.class).stream().anyMatch(g -> g.notCounted().isEmpty());
-    boolean burns = of.circuit().part("block").isPresent();
-    for (Observation o : of.observed()) {
+        job.counting(GasChecked.class).stream().anyMatch(g -> g.notCounted().isEmpty());
+    boolean burns = job.circuit().part("block").isPresent();
+    for (Observation o : job.observed()) {
       if (o instanceof Replaced r && r.daysAgo() <= Case.SOON && burns && !checked) {
         Set<String> parts = new HashSet<>(Case.VOCABULARY.found("part", r.part()));
         if (suspected(parts)) {
@@ -98,18 +98,18 @@ final class Rules {
   }
 
   private void doNotCount() {
-    of.counting(GasChecked.class).stream()
+    job.counting(GasChecked.class).stream()
         .filter(g -> !g.notCounted().isEmpty())
         .map(g -> Flag.doesNotCount(Kind.COMBUSTION_GAS_DOES_NOT_COUNT, g.notCounted()))
         .forEach(flags::add);
-    of.counting(Bubbled.class).stream()
+    job.counting(Bubbled.class).stream()
         .filter(b -> !b.notCounted().isEmpty())
         .map(b -> Flag.doesNotCount(Kind.BUBBLES_DO_NOT_COUNT, b.notCounted()))
         .forEach(flags::add);
   }
 
   private void holds() {
-    Optional<Held> cold = of.held(false);
+    Optional<Held> cold = job.held(false);
     Optional<Outcome> outcome = cold.map(Held::outcome);
     add(outcome.filter(Outcome.AtLeast.class::isInstance).isPresent() && !found(), Kind.GROSS_LEAK);
     add(
@@ -120,49 +120,49 @@ final class Rules {
 
   /** Whether sites with a measured flow leave a rest. */
   private boolean another() {
-    return of.balance().filter(LeakBalance::anotherLeak).isPresent() && !of.measured().isEmpty();
+    return job.balance().filter(LeakBalance::anotherLeak).isPresent() && !job.measured().isEmpty();
   }
 
   private void decisive() {
     boolean falls =
-        of.held(false).filter(Rules::falls).isPresent()
-            && of.balance().filter(b -> !b.anotherLeak()).isEmpty();
+        job.held(false).filter(Rules::falls).isPresent()
+            && job.balance().filter(b -> !b.anotherLeak()).isEmpty();
     boolean outsideFound = !another() && found();
     add(
         falls && !outsideFound && !insideFound() && dryOutside(LookState.PRESSED),
         Kind.FALLS_AND_DRY_OUTSIDE);
-    boolean lost = Signs.lost(of) && !of.afterRepair();
-    boolean hotLeak = of.held(true).filter(Rules::falls).isPresent();
+    boolean lost = Signs.lost(job) && !job.afterRepair();
+    boolean hotLeak = job.held(true).filter(Rules::falls).isPresent();
     boolean nothing = !found() && !insideFound() && !hotLeak;
-    add(lost && nothing && of.held(false).filter(Rules::steady).isPresent(), Kind.STEADY_YET_LOST);
+    add(lost && nothing && job.held(false).filter(Rules::steady).isPresent(), Kind.STEADY_YET_LOST);
     add(
-        of.held(false).filter(Rules::falls).isPresent()
-            && MoreLost.of(of).filter(m -> m.apart() > MoreIsLost.CRITICAL).isPresent(),
+        job.held(false).filter(Rules::falls).isPresent()
+            && MoreLost.of(job).filter(m -> m.apart() > MoreIsLost.CRITICAL).isPresent(),
         Kind.LOSS_EXCEEDS_LEAK);
     add(
         nothing
-            && of.held(false).filter(Rules::falls).isEmpty()
-            && of.counting(Scanned.class).isEmpty()
+            && job.held(false).filter(Rules::falls).isEmpty()
+            && job.counting(Scanned.class).isEmpty()
             && dryOutside(LookState.RUNNING),
         Kind.NOTHING_FOUND);
-    add(Signs.groundHides(of), Kind.GROUND_HIDES_DRIPS);
+    add(Signs.groundHides(job), Kind.GROUND_HIDES_DRIPS);
   }
 
   private void thermostat() {
-    Optional<Thermostat> says = of.newest(TwoTemperatures.class).map(TwoTemperatures::says);
+    Optional<Thermostat> says = job.newest(TwoTemperatures.class).map(TwoTemperatures::says);
     add(says.filter(s -> s == Thermostat.STUCK_OPEN).isPresent(), Kind.THERMOSTAT_STUCK_OPEN);
     add(says.filter(s -> s == Thermostat.SHUT).isPresent(), Kind.THERMOSTAT_SHUT);
   }
 
   /** What was not in the test, or is found already, need not be dry. */
   private boolean dryOutside(LookState state) {
-    Set<String> without = new HashSet<>(of.measured());
+    Set<String> without = new HashSet<>(job.measured());
     if (state == LookState.PRESSED) {
-      of.held(false)
-          .map(h -> Scoped.of(of.circuit(), of.now(), h.scope()))
+      job.held(false)
+          .map(h -> Scoped.of(job.circuit(), job.now(), h.scope()))
           .ifPresent(s -> without.addAll(s.out()));
     }
-    return Outside.of(of, state, without).everywhere();
+    return Outside.of(job, state, without).everywhere();
   }
 
   private static boolean falls(Held held) {
@@ -177,12 +177,12 @@ final class Rules {
 
   /** Whether coolant was seen to leave somewhere. */
   private boolean found() {
-    return of.latest().stream().anyMatch(Looked::wet)
-        || of.counting(Scanned.class).stream().anyMatch(s -> s.glow().counts())
-        || of.counting(Felt.class).stream().anyMatch(f -> f.saw().leaves());
+    return job.latest().stream().anyMatch(Looked::wet)
+        || job.counting(Scanned.class).stream().anyMatch(s -> s.glow().counts())
+        || job.counting(Felt.class).stream().anyMatch(f -> f.saw().leaves());
   }
 
   private boolean insideFound() {
-    return InsideSeen.of(of).kinds() > 0;
+    return InsideSeen.of(job).kinds() > 0;
   }
 }

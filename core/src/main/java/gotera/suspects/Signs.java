@@ -35,32 +35,33 @@ final class Signs {
   private Signs() {}
 
   /** The signs that count. */
-  static Set<String> counting(Case of) {
-    Set<String> told = told(of);
+  static Set<String> counting(Case job) {
+    Set<String> told = told(job);
     List<Predicate<String>> seenCloser = new ArrayList<>();
-    List<Dripped> drips = Drips.located(of);
+    List<Dripped> drips = Drips.located(job);
     seenCloser.add(
         s ->
             REGIONS.containsKey(s)
                 && drips.stream().anyMatch(d -> d.spot().region().equals(REGIONS.get(s))));
     seenCloser.add(s -> s.equals("puddle-overnight") && drips.stream().anyMatch(Signs::puddle));
     seenCloser.add(s -> s.equals("puddle-overnight") && told.stream().anyMatch(Signs::outside));
-    seenCloser.add(s -> s.equals("never-on-the-ground") && groundHides(of));
+    seenCloser.add(s -> s.equals("never-on-the-ground") && groundHides(job));
     seenCloser.add(
         s ->
             s.equals("bubbles-at-neck")
-                && of.counting(Bubbled.class).stream().anyMatch(b -> b.notCounted().isEmpty()));
-    boolean fluids = !of.counting(FluidSeen.class).isEmpty();
+                && job.counting(Bubbled.class).stream().anyMatch(b -> b.notCounted().isEmpty()));
+    boolean fluids = !job.counting(FluidSeen.class).isEmpty();
     seenCloser.add(s -> fluids && (s.equals("pale-emulsion") || s.equals("pink-froth")));
-    boolean thermostat = of.newest(TwoTemperatures.class).filter(t -> t.says().fault()).isPresent();
+    boolean thermostat =
+        job.newest(TwoTemperatures.class).filter(t -> t.says().fault()).isPresent();
     seenCloser.add(s -> thermostat && (s.equals("no-cabin-heat") || s.equals("needle-rises")));
     told.removeIf(s -> seenCloser.stream().anyMatch(p -> p.test(s)));
     return told;
   }
 
-  private static Set<String> told(Case of) {
+  private static Set<String> told(Case job) {
     Set<String> told = new LinkedHashSet<>();
-    of.observed().stream()
+    job.observed().stream()
         .filter(Sign.class::isInstance)
         .map(o -> ((Sign) o).sign())
         .filter(s -> Case.VOCABULARY.sign(s).isPresent())
@@ -78,27 +79,27 @@ final class Signs {
   }
 
   /** On loose ground no puddle is seen. */
-  static boolean groundHides(Case of) {
-    return of.newest(Told.Ground.class).filter(g -> g.surface() == Told.Surface.SOFT).isPresent();
+  static boolean groundHides(Case job) {
+    return job.newest(Told.Ground.class).filter(g -> g.surface() == Told.Surface.SOFT).isPresent();
   }
 
   /** Whether coolant is lost, by what was told. */
-  static boolean lost(Case of) {
-    return of.newest(Told.Loss.class).isPresent() || told(of).stream().anyMatch(LOST::contains);
+  static boolean lost(Case job) {
+    return job.newest(Told.Loss.class).isPresent() || told(job).stream().anyMatch(LOST::contains);
   }
 
-  static List<Evidence> of(Case of) {
-    Set<String> counting = counting(of);
+  static List<Evidence> of(Case job) {
+    Set<String> counting = counting(job);
     List<Evidence> findings = new ArrayList<>();
     for (String sign : counting) {
       RegionFacts facts = Case.VOCABULARY.sign(sign).orElseThrow();
       // a drip told without its time is that of the puddle in the morning
-      boolean parked = outside(sign) && told(of).contains("puddle-overnight");
+      boolean parked = outside(sign) && told(job).contains("puddle-overnight");
       findings.add(
           (parked ? facts.acting(Case.VOCABULARY.acts("told-parked")) : facts)
               .evidence(new Clue.Told(sign), true));
     }
-    Optional<Told.Loss> loss = of.newest(Told.Loss.class);
+    Optional<Told.Loss> loss = job.newest(Told.Loss.class);
     if (loss.isPresent() && counting.stream().noneMatch(LOST::contains)) {
       findings.add(
           Case.VOCABULARY

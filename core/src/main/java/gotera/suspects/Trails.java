@@ -12,12 +12,12 @@ final class Trails {
 
   private Trails() {}
 
-  static boolean lead(Case of) {
-    return !Drips.located(of).isEmpty()
-        || of.latest().stream().anyMatch(l -> l.wet() || l.saw() == Sight.STAINED)
-        || of.counting(Scanned.class).stream().anyMatch(s -> s.glow().counts())
-        || !of.counting(Felt.class).isEmpty()
-        || of.counting(Observation.Blotted.class).stream().anyMatch(Observation.Blotted::damp)
-        || !of.afterRepair() && Signs.counting(of).stream().anyMatch(LEADING::contains);
+  static boolean lead(Case job) {
+    return !Drips.located(job).isEmpty()
+        || job.latest().stream().anyMatch(l -> l.wet() || l.saw() == Sight.STAINED)
+        || job.counting(Scanned.class).stream().anyMatch(s -> s.glow().counts())
+        || !job.counting(Felt.class).isEmpty()
+        || job.counting(Observation.Blotted.class).stream().anyMatch(Observation.Blotted::damp)
+        || !job.afterRepair() && Signs.counting(job).stream().anyMatch(LEADING::contains);
   }
 }

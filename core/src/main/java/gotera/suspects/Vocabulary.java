@@ -104,7 +104,7 @@ public final class Vocabulary {
    */
   public List<PlaceFacts> places(Circuit circuit) {
     boolean burns = circuit.part("block").isPresent();
-    List<PlaceFacts> of = new ArrayList<>();
+    List<PlaceFacts> all = new ArrayList<>();
     for (PlaceFacts p : places.values()) {
       boolean here =
           switch (p.kind()) {
@@ -114,13 +114,13 @@ public final class Vocabulary {
             case ADDED -> false;
           };
       if (here) {
-        of.add(p);
+        all.add(p);
       }
     }
     circuit.joints().stream()
         .filter(j -> place(j.code()).isEmpty())
-        .forEach(j -> of.add(facts(j.code())));
-    return of;
+        .forEach(j -> all.add(facts(j.code())));
+    return all;
   }
 
   /** What is known of a place beforehand; of one that the shop added, what is known of those. */

@@ -9,7 +9,7 @@ import gotera.circuit.Circuit.Joint;
 import gotera.circuit.CircuitBuilder;
 import gotera.circuit.CircuitPresets;
 import gotera.circuit.Fastening;
-import gotera.repair.StripList.Line;
+import gotera.repair.StripList.TakenOff;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
@@ -24,31 +24,31 @@ class RepairTests {
   void everyStripListTurnedRoundIsComplete() {
     Random random = new Random(5);
     for (int run = 0; run < 500; run++) {
-      List<Line> lines = new ArrayList<>();
+      List<TakenOff> lines = new ArrayList<>();
       for (int i = random.nextInt(12); i > 0; i--) {
         int count = random.nextInt(9);
         int back = random.nextBoolean() ? count : random.nextInt(9);
-        lines.add(new Line("l" + i, "cover " + i, count, back, random.nextInt(4) > 0));
+        lines.add(new TakenOff("l" + i, "cover " + i, count, back, random.nextInt(4) > 0));
       }
       StripList list = new StripList(lines);
       assertThat(list.refit()).containsExactlyInAnyOrderElementsOf(lines);
       assertThat(new StripList(list.refit()).refit()).isEqualTo(lines);
       boolean all = lines.stream().allMatch(l -> l.refitted() && l.back() == l.fasteners());
       assertThat(list.complete()).isEqualTo(all);
-      assertThat(list.open().stream().filter(Line::refitted))
+      assertThat(list.open().stream().filter(TakenOff::refitted))
           .allSatisfy(l -> assertThat(l.missing()).isNotZero());
     }
   }
 
   @Test
   void aBoltTooManyStandsInTheWayLikeOneTooFew() {
-    Line over = new Line("a", "shroud", 4, 5, true);
+    TakenOff over = new TakenOff("a", "shroud", 4, 5, true);
     assertThat(over.open()).isTrue();
     assertThat(over.missing()).isEqualTo(-1);
-    assertThat(new Line("a", "shroud", 4, 3, true).missing()).isEqualTo(1);
-    assertThat(new Line("a", "shroud", 4, 4, false).open()).isTrue();
-    assertThat(new Line("a", "hose", 0, 0, true).open()).isFalse();
-    assertThatThrownBy(() -> new Line("a", "shroud", -1, 0, true))
+    assertThat(new TakenOff("a", "shroud", 4, 3, true).missing()).isEqualTo(1);
+    assertThat(new TakenOff("a", "shroud", 4, 4, false).open()).isTrue();
+    assertThat(new TakenOff("a", "hose", 0, 0, true).open()).isFalse();
+    assertThatThrownBy(() -> new TakenOff("a", "shroud", -1, 0, true))
         .isInstanceOf(IllegalArgumentException.class);
   }
 

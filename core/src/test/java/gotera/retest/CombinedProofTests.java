@@ -210,7 +210,7 @@ class CombinedProofTests {
       CombinedProof plan = CombinedProof.of(shown, List.of(), List.of(), ACCEPTED);
       List<Repeat> repeats = new ArrayList<>();
       List<Circumstance> failed = new ArrayList<>();
-      for (CombinedProof.Line line : plan.lines()) {
+      for (CombinedProof.Shows line : plan.lines()) {
         repeat(line, repeats, failed);
       }
       return CombinedProof.of(shown, repeats, failed, ACCEPTED);
@@ -229,7 +229,7 @@ class CombinedProofTests {
       return 0.05 / rate * random.nextDouble();
     }
 
-    private void repeat(CombinedProof.Line line, List<Repeat> repeats, List<Circumstance> failed) {
+    private void repeat(CombinedProof.Shows line, List<Repeat> repeats, List<Circumstance> failed) {
       Circumstance c = line.shown().when();
       double leaks = actsStill.contains(c) ? rate : 0;
       switch (c) {

@@ -3,7 +3,7 @@ package gotera.web;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import com.microsoft.playwright.options.FilePayload;
-import gotera.formats.signed.Checked;
+import gotera.formats.signed.Authenticity;
 import gotera.formats.signed.SignedPdf;
 import gotera.web.Bench.Hand;
 import java.io.ByteArrayInputStream;
@@ -166,7 +166,7 @@ class ArchiveTests {
       bench.open(job + "/hand-over");
       byte[] paper = bench.fetch("One page (PDF)");
       zip = bench.fetch("The whole job (ZIP)");
-      assertThat(SignedPdf.check(paper)).isInstanceOf(Checked.Genuine.class);
+      assertThat(SignedPdf.check(paper)).isInstanceOf(Authenticity.Genuine.class);
       try (PDDocument pdf = Loader.loadPDF(paper)) {
         String said = new PDFTextStripper().getText(pdf).replaceAll("\\s+", " ");
         assertThat(said).contains(vehicle, "New tank", "at most 0.");

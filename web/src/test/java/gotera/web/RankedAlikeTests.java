@@ -51,11 +51,11 @@ class RankedAlikeTests {
       assertThat(ranked.suspects()).as("to the last digit").isEqualTo(onThePage.suspects());
       assertThat(ranked.next()).isEqualTo(onThePage.next());
       assertThat(ranked.flags()).isEqualTo(onThePage.flags());
-      assertThat(ranked.of().balance()).isEqualTo(onThePage.of().balance());
+      assertThat(ranked.job().balance()).isEqualTo(onThePage.job().balance());
       assertThat(RankJson.line("job", file.job())).contains("\"suspects\":[");
       String page = lead.get("/jobs/" + job.id() + "/find").text();
       List<String> found =
-          ranked.of().wet().stream().filter(l -> l.flow().isPresent()).map(Looked::place).toList();
+          ranked.job().wet().stream().filter(l -> l.flow().isPresent()).map(Looked::place).toList();
       List<Suspect> shown =
           ranked.worthALine().stream().filter(s -> !found.contains(s.place())).limit(4).toList();
       for (Suspect s : shown) {

@@ -2,7 +2,7 @@ package gotera.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import gotera.formats.signed.Checked;
+import gotera.formats.signed.Authenticity;
 import gotera.formats.signed.SignedPdf;
 import java.awt.geom.Point2D;
 import java.awt.image.BufferedImage;
@@ -233,7 +233,7 @@ class ReportTests {
     assertThat(now).isNotEqualTo(old);
     assertThat(page.split("class=\"key-print\"")).as("made once").hasSize(3);
     assertThat(text(job + "/report.pdf")).contains(now).doesNotContain(old);
-    assertThat(SignedPdf.check(before)).isInstanceOf(Checked.Genuine.class);
+    assertThat(SignedPdf.check(before)).isInstanceOf(Authenticity.Genuine.class);
   }
 
   private static byte[] photograph() throws IOException {
@@ -274,9 +274,9 @@ class ReportTests {
         IntStream.range(0, 6).parallel().mapToObj(i -> http.bytes(begun + "/report.pdf")).toList();
     assertThat(printed).allMatch(p -> p.status() == 200);
     assertThat(printed.stream().map(p -> SignedPdf.check(p.content())))
-        .allSatisfy(c -> assertThat(c).isInstanceOf(Checked.Genuine.class))
-        .extracting(c -> ((Checked.Genuine) c).head())
-        .containsOnly(((Checked.Genuine) SignedPdf.check(printed.get(0).content())).head());
+        .allSatisfy(c -> assertThat(c).isInstanceOf(Authenticity.Genuine.class))
+        .extracting(c -> ((Authenticity.Genuine) c).head())
+        .containsOnly(((Authenticity.Genuine) SignedPdf.check(printed.get(0).content())).head());
   }
 
   @Test

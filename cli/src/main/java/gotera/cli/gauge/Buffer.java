@@ -31,7 +31,7 @@ final class Buffer implements AutoCloseable {
   private final FileChannel lockFile;
   private final FileLock lock;
   private FileChannel out;
-  private final Deque<Line> waiting = new ArrayDeque<>();
+  private final Deque<KeptReading> waiting = new ArrayDeque<>();
   private long last;
   private int acknowledgedLines;
 
@@ -44,16 +44,16 @@ final class Buffer implements AutoCloseable {
    * @param celsius the probe (°C)
    * @param event what was done; empty for nothing
    */
-  record Line(long number, double at, double gauge, double celsius, String event) {
+  record KeptReading(long number, double at, double gauge, double celsius, String event) {
     String text() {
       return number + "," + at + "," + gauge + "," + celsius + "," + event + "\n";
     }
 
-    static Optional<Line> read(String text) {
+    static Optional<KeptReading> read(String text) {
       String[] parts = text.split(",", -1);
       return parts.length == 5
           ? Optional.of(
-              new Line(
+              new KeptReading(
                   Long.parseLong(parts[0]),
                   Double.parseDouble(parts[1]),
                   Double.parseDouble(parts[2]),
@@ -82,7 +82,7 @@ final class Buffer implements AutoCloseable {
       // what was being written when it ended has no end of line
       int whole = all.lastIndexOf('\n') + 1;
       for (String text : all.substring(0, whole).lines().toList()) {
-        Line.read(text)
+        KeptReading.read(text)
             .ifPresent(
                 line -> {
                   last = line.number();
@@ -134,9 +134,9 @@ final class Buffer implements AutoCloseable {
   }
 
   /** Keeps readings; once this returns they are on the disk. */
-  synchronized void keep(List<Line> lines) throws IOException {
+  synchronized void keep(List<KeptReading> lines) throws IOException {
     StringBuilder text = new StringBuilder();
-    for (Line line : lines) {
+    for (KeptReading line : lines) {
       text.append(line.text());
     }
     write(out, text.toString());
@@ -145,9 +145,9 @@ final class Buffer implements AutoCloseable {
   }
 
   /** The oldest readings that nobody has acknowledged. */
-  synchronized List<Line> waiting(int most) {
-    List<Line> some = new ArrayList<>();
-    for (Line line : waiting) {
+  synchronized List<KeptReading> waiting(int most) {
+    List<KeptReading> some = new ArrayList<>();
+    for (KeptReading line : waiting) {
       if (some.size() >= most) {
         break;
       }

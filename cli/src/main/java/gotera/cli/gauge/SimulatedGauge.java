@@ -1,6 +1,6 @@
 package gotera.cli.gauge;
 
-import gotera.cli.gauge.Buffer.Line;
+import gotera.cli.gauge.Buffer.KeptReading;
 import gotera.coolant.CoolantMixture;
 import gotera.coolant.Expansion;
 import gotera.quantity.Temperature;
@@ -143,7 +143,7 @@ public final class SimulatedGauge {
       throws IOException, InterruptedException {
     long pause = SHORTEST_PAUSE;
     while (reads.isAlive() || buffer.size() > 0) {
-      List<Line> lines = buffer.waiting(MOST);
+      List<KeptReading> lines = buffer.waiting(MOST);
       try {
         buffer.acknowledged(speaker.send(token, lines));
         pause = SHORTEST_PAUSE;
@@ -173,7 +173,7 @@ public final class SimulatedGauge {
     long n = (long) Math.ceil((DeviceTime.trueTime() - began) / every);
     double end = 60 * options.minutes();
     try {
-      List<Line> lines = new ArrayList<>();
+      List<KeptReading> lines = new ArrayList<>();
       while (n * every <= end) {
         double due = began + n * every;
         double ahead = due - DeviceTime.trueTime();
@@ -187,7 +187,7 @@ public final class SimulatedGauge {
         vehicle.until(n * every);
         LiveVehicle.Shown shown = vehicle.look();
         lines.add(
-            new Line(
+            new KeptReading(
                 buffer.next() + lines.size(),
                 time.at(due),
                 rounded(shown.gauge()),

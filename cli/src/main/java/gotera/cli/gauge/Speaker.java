@@ -1,6 +1,6 @@
 package gotera.cli.gauge;
 
-import gotera.cli.gauge.Buffer.Line;
+import gotera.cli.gauge.Buffer.KeptReading;
 import java.io.IOException;
 import java.net.URI;
 import java.net.http.HttpClient;
@@ -71,7 +71,7 @@ final class Speaker {
   }
 
   /** Sends readings; the number up to which all have come. */
-  long send(String token, List<Line> lines) throws IOException, InterruptedException {
+  long send(String token, List<KeptReading> lines) throws IOException, InterruptedException {
     ObjectNode batch = JSON.createObjectNode();
     double sent = time.now();
     batch.put("clock", time.name()).put("sent", sent);
@@ -79,7 +79,7 @@ final class Speaker {
       batch.set("previous", previous);
     }
     ArrayNode readings = batch.putArray("readings");
-    for (Line line : lines) {
+    for (KeptReading line : lines) {
       ObjectNode r = readings.addObject();
       r.put("number", line.number()).put("at", line.at()).put("pressure", line.gauge());
       r.put("temperature", line.celsius());

@@ -1,7 +1,7 @@
 package gotera.formats.signed;
 
-import gotera.formats.signed.Checked.Different;
-import gotera.formats.signed.Checked.Genuine;
+import gotera.formats.signed.Authenticity.Different;
+import gotera.formats.signed.Authenticity.Genuine;
 import gotera.formats.signed.Statement.Part;
 import gotera.formats.signed.Statement.Signed;
 import java.io.ByteArrayOutputStream;
@@ -54,7 +54,7 @@ public final class SignedPdf {
   }
 
   /** Whether a PDF is as it was signed. */
-  public static Checked check(byte[] file) {
+  public static Authenticity check(byte[] file) {
     String text = new String(file, StandardCharsets.ISO_8859_1);
     int at = text.lastIndexOf("\n" + COMMENT);
     if (at < 0) {

@@ -1,7 +1,7 @@
 package gotera.formats.signed;
 
-import gotera.formats.signed.Checked.Different;
-import gotera.formats.signed.Checked.Genuine;
+import gotera.formats.signed.Authenticity.Different;
+import gotera.formats.signed.Authenticity.Genuine;
 import gotera.formats.signed.Statement.Part;
 import gotera.formats.signed.Statement.Signed;
 import java.io.ByteArrayInputStream;
@@ -82,7 +82,7 @@ public final class SignedZip {
   }
 
   /** Whether a ZIP is as it was signed. */
-  public static Checked check(byte[] zip) {
+  public static Authenticity check(byte[] zip) {
     Read read = read(zip);
     return read.checked();
   }
@@ -95,7 +95,7 @@ public final class SignedZip {
         : new Opened.Files(read.files(), read.chain());
   }
 
-  private record Read(Map<String, byte[]> files, Chain chain, Checked checked) {
+  private record Read(Map<String, byte[]> files, Chain chain, Authenticity checked) {
     static Read refused(String what) {
       return new Read(Map.of(), new Chain(List.of()), new Different(what));
     }

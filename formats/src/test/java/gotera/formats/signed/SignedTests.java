@@ -2,9 +2,9 @@ package gotera.formats.signed;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import gotera.formats.signed.Authenticity.Different;
+import gotera.formats.signed.Authenticity.Genuine;
 import gotera.formats.signed.Chain.Link;
-import gotera.formats.signed.Checked.Different;
-import gotera.formats.signed.Checked.Genuine;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
@@ -220,7 +220,7 @@ class SignedTests {
     void anotherKeyIsRefusedWhereOneIsAskedFor() {
       KeyPair other = Keys.make();
       String mine = Keys.fingerprint(KEYS.getPublic().getEncoded());
-      Checked checked = SignedPdf.check(signed("Tight, at most 0.01 mL/min", other));
+      Authenticity checked = SignedPdf.check(signed("Tight, at most 0.01 mL/min", other));
       assertThat(checked).isInstanceOf(Genuine.class);
       assertThat(checked.by(Optional.of(mine)))
           .isInstanceOfSatisfying(

@@ -169,11 +169,11 @@ public final class House {
   public static List<String> idle(Path root, List<String> modules) throws IOException {
     List<SourceFile> all = new ArrayList<>();
     modules.forEach(m -> all.addAll(SourceFile.below(root.resolve(m).resolve("src/main/java"))));
-    List<String> names = beyond(all, root).stream().map(b -> b.where() + " " + b.name()).toList();
-    return Exceptions.read(root.resolve(EXCEPTIONS)).all().stream()
-        .map(n -> n.pattern())
-        .filter(p -> names.stream().noneMatch(n -> p.matcher(n).find()))
-        .map(Object::toString)
+    List<String> names =
+        beyond(all, root).stream().map(b -> (b.where() + " " + b.name()).strip()).toList();
+    return Exceptions.read(root.resolve(EXCEPTIONS)).reasons().keySet().stream()
+        .filter(n -> !names.contains(n))
+        .sorted()
         .toList();
   }
 

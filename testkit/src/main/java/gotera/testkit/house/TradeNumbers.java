@@ -5,7 +5,10 @@ import java.util.Collection;
 import java.util.List;
 import java.util.Set;
 
-/** Numbers of the trade: those with a fraction or an exponent that do more than count units. */
+/**
+ * Numbers of the trade: those with a fraction or an exponent that do more than count units, and
+ * whole ones that are a quantity by the unit they are documented with.
+ */
 public final class TradeNumbers {
   /** Zero, halves for rounding, and how units and time are counted. */
   private static final Set<Double> OF_NO_TRADE =
@@ -13,6 +16,9 @@ public final class TradeNumbers {
 
   /** Where figures are laid out, pictures squeezed, and the demonstration's data invented. */
   private static final List<String> ELSEWHERE = List.of("/demo/", "/figures/Figures", "/photo/");
+
+  /** Where minutes are those of signing in, and a vehicle is invented. */
+  private static final List<String> OF_THE_OFFICE = List.of("/account/", "/gauge/StandIns");
 
   private TradeNumbers() {}
 
@@ -22,8 +28,9 @@ public final class TradeNumbers {
     for (SourceFile file : files) {
       String path = file.path().toString().replace('\\', '/');
       if (ELSEWHERE.stream().noneMatch(path::contains)) {
+        boolean office = OF_THE_OFFICE.stream().anyMatch(path::contains);
         file.numbers().stream()
-            .filter(n -> !OF_NO_TRADE.contains(n.value()))
+            .filter(n -> n.quantity() ? !office : !OF_NO_TRADE.contains(n.value()))
             .forEach(n -> found.add(path + ":" + n.line() + " " + n.text()));
       }
     }

@@ -33,7 +33,7 @@ class OwnAccountController {
   }
 
   /** A session, as shown. */
-  record Line(String key, String begun, String seen, boolean mine) {}
+  record SessionLine(String key, String begun, String seen, boolean mine) {}
 
   @PostMapping("/account/password")
   Object password(
@@ -73,7 +73,7 @@ class OwnAccountController {
         sessions.of(principal.getName(), session.getId()).stream()
             .map(
                 b ->
-                    new Line(
+                    new SessionLine(
                         b.key(), Figures.moment(b.begun()), Figures.moment(b.seen()), b.mine()))
             .toList());
     model.addAttribute("login", principal.getName());

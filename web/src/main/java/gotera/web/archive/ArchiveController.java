@@ -1,6 +1,6 @@
 package gotera.web.archive;
 
-import gotera.formats.signed.Checked;
+import gotera.formats.signed.Authenticity;
 import gotera.formats.signed.SignedZip;
 import gotera.web.archive.JobRestore.Refused;
 import gotera.web.frame.AddressProperties;
@@ -58,7 +58,7 @@ class ArchiveController {
     byte[] zip = jobFile.getBytes();
     try {
       UUID job = archive.take(zip);
-      if (SignedZip.check(zip) instanceof Checked.Genuine g) {
+      if (SignedZip.check(zip) instanceof Authenticity.Genuine g) {
         once.addFlashAttribute("taken", words.say("archive.taken", g.at(), g.fingerprint()));
       }
       return "redirect:/jobs/" + job + "/history";

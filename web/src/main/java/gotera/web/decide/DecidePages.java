@@ -14,8 +14,8 @@ import gotera.web.decide.DecidePage.LineShown;
 import gotera.web.decide.DecidePage.StepShown;
 import gotera.web.decide.DecidePage.Way;
 import gotera.web.decide.PriceService.Rates;
-import gotera.web.decide.QuoteService.Line;
 import gotera.web.decide.QuoteService.Price;
+import gotera.web.decide.QuoteService.QuoteLine;
 import gotera.web.evidence.SuspectsService;
 import gotera.web.figures.Figures;
 import gotera.web.words.Words;
@@ -228,7 +228,7 @@ class DecidePages {
     return quotes.lines(jobId).stream().map(this::line).toList();
   }
 
-  private LineShown line(Line l) {
+  private LineShown line(QuoteLine l) {
     String said =
         l.decided().what() == DecisionWord.OPEN
             ? ""

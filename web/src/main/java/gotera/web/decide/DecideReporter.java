@@ -1,6 +1,6 @@
 package gotera.web.decide;
 
-import gotera.web.decide.QuoteService.Line;
+import gotera.web.decide.QuoteService.QuoteLine;
 import gotera.web.job.StepReporter;
 import gotera.web.words.Words;
 import gotera.work.Step;
@@ -27,7 +27,7 @@ class DecideReporter implements StepReporter {
 
   @Override
   public StepStatus status(UUID jobId) {
-    List<Line> lines = quotes.lines(jobId);
+    List<QuoteLine> lines = quotes.lines(jobId);
     if (lines.isEmpty()) {
       return StepStatus.UNTOUCHED;
     }

@@ -5,7 +5,7 @@ import gotera.decide.OpenPoints;
 import gotera.decide.OpenPoints.Untested;
 import gotera.web.circuit.CircuitWords;
 import gotera.web.circuit.EngineTypeService;
-import gotera.web.decide.QuoteService.Line;
+import gotera.web.decide.QuoteService.QuoteLine;
 import gotera.web.evidence.SuspectsService;
 import gotera.web.repair.OpenedJoints;
 import gotera.web.words.Words;
@@ -41,7 +41,7 @@ public class OpenPointsService {
 
   OpenPoints points(UUID jobId) {
     return OpenPoints.of(
-        suspects.assess(jobId).of(),
+        suspects.assess(jobId).job(),
         types.features(jobId).drive() != Drive.ELECTRIC,
         types.edits(jobId),
         opened.of(jobId));
@@ -63,7 +63,7 @@ public class OpenPointsService {
     points
         .loopedOff()
         .forEach(b -> open.add(words.say("open.looped-off", words.say("branch." + b))));
-    for (Line line : quotes.lines(jobId)) {
+    for (QuoteLine line : quotes.lines(jobId)) {
       switch (line.decided().what()) {
         case OPEN -> open.add(words.say("open.undecided", line.what()));
         case PUT_OFF ->

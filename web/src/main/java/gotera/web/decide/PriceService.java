@@ -40,7 +40,7 @@ public class PriceService {
   /** The shop's rates; in hours of labour while it has none. */
   public Rates rates() {
     return shops
-        .findById(ShopRecord.ONLY)
+        .findById(ShopRateRecord.ONLY)
         .map(r -> new Rates(r.hourPrice, r.retestHours, r.comeBackPrice, r.currency, r.taxPercent))
         .orElse(IN_HOURS);
   }
@@ -74,7 +74,7 @@ public class PriceService {
   /** Sets the rates. */
   @Write
   public void rates(Rates rates) {
-    ShopRecord record = shops.findById(ShopRecord.ONLY).orElseGet(ShopRecord::new);
+    ShopRateRecord record = shops.findById(ShopRateRecord.ONLY).orElseGet(ShopRateRecord::new);
     record.hourPrice = rates.hour();
     record.retestHours = rates.retestHours();
     record.comeBackPrice = rates.comeBack();

@@ -67,20 +67,20 @@ public class QuoteService {
    * @param price what it costs
    * @param decided what was decided
    */
-  public record Line(
+  public record QuoteLine(
       UUID id, LineKind kind, String what, String detail, Price price, Decided decided) {}
 
   /** The lines of a job that stand, in order of time. */
   @Transactional(readOnly = true)
-  public List<Line> lines(UUID jobId) {
+  public List<QuoteLine> lines(UUID jobId) {
     return records.findByJobIdOrderByWrittenAtAscIdAsc(jobId).stream()
         .filter(r -> r.withdrawnAt == null)
         .map(QuoteService::line)
         .toList();
   }
 
-  private static Line line(QuoteLineRecord r) {
-    return new Line(
+  private static QuoteLine line(QuoteLineRecord r) {
+    return new QuoteLine(
         r.id,
         Worded.of(LineKind.class, r.kind).orElse(LineKind.COMPLAINT),
         r.what,

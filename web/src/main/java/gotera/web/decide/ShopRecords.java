@@ -2,4 +2,4 @@ package gotera.web.decide;
 
 import org.springframework.data.jpa.repository.JpaRepository;
 
-interface ShopRecords extends JpaRepository<ShopRecord, Integer> {}
+interface ShopRecords extends JpaRepository<ShopRateRecord, Integer> {}

@@ -58,7 +58,7 @@ public class Cases {
   private final RepairService repairs;
   private final PressureService tests;
   private final Catches catches;
-  private final ShopRecord shop;
+  private final LearnedOdds shop;
   private final RequestMemo memo;
 
   Cases(
@@ -74,7 +74,7 @@ public class Cases {
       RepairService repairs,
       PressureService tests,
       Catches catches,
-      ShopRecord shop,
+      LearnedOdds shop,
       RequestMemo memo) {
     this.jobs = jobs;
     this.circuits = circuits;

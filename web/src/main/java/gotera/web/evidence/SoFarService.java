@@ -123,7 +123,7 @@ class SoFarService implements JobPageContributor, JobHeadline, Suspicion, LooksO
   public Map<String, Double> suspected(UUID jobId) {
     Map<String, Double> suspected = new HashMap<>();
     Assessment known = suspects.assess(jobId);
-    if (!known.of().isProven()) {
+    if (!known.job().isProven()) {
       known.posterior().suspects().forEach(s -> suspected.put(s.place(), s.probability()));
       known.suspects().forEach(s -> suspected.putIfAbsent(s.place(), s.probability()));
     }

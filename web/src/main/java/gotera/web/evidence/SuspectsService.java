@@ -120,7 +120,7 @@ public class SuspectsService {
 
   /** What the findings mean, and what they do not, in words. */
   public List<String> meanings(UUID jobId) {
-    return Meaning.of(assess(jobId).of()).stream().map(said::meaning).toList();
+    return Meaning.of(assess(jobId).job()).stream().map(said::meaning).toList();
   }
 
   /** What comes first of what could be done. */

@@ -16,6 +16,7 @@ import gotera.suspects.Checked.Felt;
 import gotera.suspects.Observation.Dripped;
 import gotera.web.finding.Form.Subject;
 import java.util.List;
+import java.util.stream.Stream;
 
 /** How what was said at the car is written: opening, circuit, dye, craft, road. */
 final class BenchForms {
@@ -25,6 +26,12 @@ final class BenchForms {
   private BenchForms() {}
 
   static List<Form<?>> all() {
+    return Stream.of(opening(), circuit(), pressures(), dye(), dyeDone(), hands())
+        .<Form<?>>flatMap(List::stream)
+        .toList();
+  }
+
+  private static List<Form<?>> opening() {
     return List.of(
         new Form<>(
             OpeningSaid.Squeezed.class,
@@ -51,7 +58,11 @@ final class BenchForms {
                     "temperature",
                     Measures.NONE
                         .and(Measure.CELSIUS, s.celsius())
-                        .and(Measure.AMBIENT_CELSIUS, s.room()))),
+                        .and(Measure.AMBIENT_CELSIUS, s.room()))));
+  }
+
+  private static List<Form<?>> circuit() {
+    return List.of(
         new Form<>(
             CircuitSaid.Dripping.class,
             "drip",
@@ -67,7 +78,11 @@ final class BenchForms {
             words(Condition.class),
             Subject.JOINT,
             r -> new CircuitSaid.InCondition(new Felt(r.named(), r.saw(Condition.class))),
-            s -> new Row("condition", s.felt().place(), s.felt().saw().word(), Measures.NONE)),
+            s -> new Row("condition", s.felt().place(), s.felt().saw().word(), Measures.NONE)));
+  }
+
+  private static List<Form<?>> pressures() {
+    return List.of(
         new Form<>(
             CircuitSaid.DripsAt.class,
             "drip-pressure",
@@ -88,9 +103,11 @@ final class BenchForms {
             List.of("heater-shut", "heater-open"),
             Subject.NONE,
             r -> new CircuitSaid.HeaterValve(r.saw().equals("heater-shut")),
-            s -> new Row("reach", "", s.shut() ? "heater-shut" : "heater-open", Measures.NONE)),
-        plain(DYE, "scanned-before", new DyeSaid.ScannedBefore()),
-        plain(DYE, "round", new DyeSaid.RoundBegun()),
+            s -> new Row("reach", "", s.shut() ? "heater-shut" : "heater-open", Measures.NONE)));
+  }
+
+  private static List<Form<?>> dye() {
+    return List.of(
         new Form<>(
             DyeSaid.Dosed.class,
             DYE,
@@ -98,6 +115,21 @@ final class BenchForms {
             Subject.of(words(DyeSaid.Match.class)),
             r -> new DyeSaid.Dosed(r.subject(DyeSaid.Match.class), r.get(Measure.MILLILITRES)),
             s -> new Row(DYE, s.match().word(), "dosed", Measures.volume(s.millilitres()))),
+        new Form<>(
+            DyeSaid.Scanned.class,
+            DYE,
+            List.of("glow", "dark"),
+            Subject.JOINT,
+            r -> new DyeSaid.Scanned(r.named(), r.saw().equals("glow"), r.get(Measure.MILLIMETRES)),
+            s ->
+                new Row(
+                    DYE, s.joint(), s.glows() ? "glow" : "dark", Measures.size(s.millimetres()))));
+  }
+
+  private static List<Form<?>> dyeDone() {
+    return List.of(
+        plain(DYE, "scanned-before", new DyeSaid.ScannedBefore()),
+        plain(DYE, "round", new DyeSaid.RoundBegun()),
         new Form<>(
             DyeSaid.Ran.class,
             DYE,
@@ -112,16 +144,11 @@ final class BenchForms {
                     "",
                     "ran",
                     Measures.run(
-                        s.minutes(), new Measures.Gates(s.thermostatOpen(), s.heaterOpen())))),
-        new Form<>(
-            DyeSaid.Scanned.class,
-            DYE,
-            List.of("glow", "dark"),
-            Subject.JOINT,
-            r -> new DyeSaid.Scanned(r.named(), r.saw().equals("glow"), r.get(Measure.MILLIMETRES)),
-            s ->
-                new Row(
-                    DYE, s.joint(), s.glows() ? "glow" : "dark", Measures.size(s.millimetres()))),
+                        s.minutes(), new Measures.Gates(s.thermostatOpen(), s.heaterOpen())))));
+  }
+
+  private static List<Form<?>> hands() {
+    return List.of(
         new Form<>(
             CraftSaid.Made.class,
             "craft",

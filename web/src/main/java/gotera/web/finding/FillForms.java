@@ -14,6 +14,7 @@ import gotera.web.finding.Form.Subject;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /** How what was filled, drained and decided at a refill is written. */
 final class FillForms {
@@ -23,6 +24,12 @@ final class FillForms {
   private FillForms() {}
 
   static List<Form<?>> all() {
+    return Stream.of(account(), strength(), mix(), filling())
+        .<Form<?>>flatMap(List::stream)
+        .toList();
+  }
+
+  private static List<Form<?>> account() {
     return List.of(
         new Form<>(
             FillSaid.Booked.class,
@@ -47,7 +54,11 @@ final class FillForms {
                     r.named(),
                     r.need(Measure.MILLILITRES),
                     r.saw(FillEntryKind.class) == FillEntryKind.DRAINED_CLEAN),
-            s -> new Row(FILL, s.at(), s.kind().word(), Measures.mixture(s.millilitres(), 0))),
+            s -> new Row(FILL, s.at(), s.kind().word(), Measures.mixture(s.millilitres(), 0))));
+  }
+
+  private static List<Form<?>> strength() {
+    return List.of(
         new Form<>(
             FillSaid.StrengthRead.class,
             "strength",
@@ -61,7 +72,11 @@ final class FillForms {
                     "strength",
                     s.glycol().word(),
                     "refractometer",
-                    Measures.freezing(s.celsius(), s.strength()))),
+                    Measures.freezing(s.celsius(), s.strength()))));
+  }
+
+  private static List<Form<?>> mix() {
+    return List.of(
         new Form<>(
             RefillSaid.CoolantIn.class,
             CHEMISTRY,
@@ -93,7 +108,11 @@ final class FillForms {
                     r.subject(Glycol.class), r.need(Measure.STRENGTH), r.need(Measure.MILLILITRES)),
             s ->
                 new Row(
-                    "mix", s.glycol().word(), "wanted", Measures.mixture(s.jug(), s.strength()))),
+                    "mix", s.glycol().word(), "wanted", Measures.mixture(s.jug(), s.strength()))));
+  }
+
+  private static List<Form<?>> filling() {
+    return List.of(
         new Form<>(
             RefillSaid.SchoolChosen.class,
             "fill-school",

@@ -10,6 +10,7 @@ import gotera.said.GasCheckSaid;
 import gotera.said.RunningSaid;
 import gotera.web.finding.Form.Subject;
 import java.util.List;
+import java.util.stream.Stream;
 
 /** How the steps of checks that are led are written. */
 final class GuidedForms {
@@ -20,23 +21,13 @@ final class GuidedForms {
   private GuidedForms() {}
 
   static List<Form<?>> gasCheck() {
+    return Stream.of(gasReadings(), gasTester(), gasColours(), gasMoments())
+        .<Form<?>>flatMap(List::stream)
+        .toList();
+  }
+
+  private static List<Form<?>> gasReadings() {
     return List.of(
-        new Form<>(
-            GasCheckSaid.SetUp.class,
-            GAS,
-            List.of("set-up"),
-            Subject.of(words(GasCheckSaid.Filler.class)),
-            r ->
-                new GasCheckSaid.SetUp(
-                    r.subject(GasCheckSaid.Filler.class), r.get(Measure.SQUARE_CENTIMETRES)),
-            s -> new Row(GAS, s.filler().word(), "set-up", area(s.area()))),
-        new Form<>(
-            GasCheckSaid.Filled.class,
-            GAS,
-            List.of("filled-blue", "filled-not-blue"),
-            Subject.NONE,
-            r -> new GasCheckSaid.Filled(r.saw().equals("filled-blue")),
-            s -> new Row(GAS, "", s.blue() ? "filled-blue" : "filled-not-blue", Measures.NONE)),
         new Form<>(
             GasCheckSaid.Level.class,
             GAS,
@@ -55,20 +46,38 @@ final class GuidedForms {
                     Measures.NONE
                         .and(Measure.MILLIMETRES, s.gap())
                         .and(Measure.MILLILITRES, s.out())
-                        .and(Measure.CELSIUS, s.celsius()))),
+                        .and(Measure.CELSIUS, s.celsius()))));
+  }
+
+  private static List<Form<?>> gasTester() {
+    return List.of(
+        new Form<>(
+            GasCheckSaid.SetUp.class,
+            GAS,
+            List.of("set-up"),
+            Subject.of(words(GasCheckSaid.Filler.class)),
+            r ->
+                new GasCheckSaid.SetUp(
+                    r.subject(GasCheckSaid.Filler.class), r.get(Measure.SQUARE_CENTIMETRES)),
+            s -> new Row(GAS, s.filler().word(), "set-up", area(s.area()))),
         new Form<>(
             GasCheckSaid.Warmed.class,
             GAS,
             List.of("warmed"),
             Subject.NONE,
             r -> new GasCheckSaid.Warmed(r.need(Measure.CELSIUS)),
-            s -> new Row(GAS, "", "warmed", Measures.NONE.and(Measure.CELSIUS, s.celsius()))),
-        plain(GAS, "started", new GasCheckSaid.Started()),
-        plain(GAS, "opened", new GasCheckSaid.Opened()),
-        plain(GAS, "drawing", new GasCheckSaid.Drawing()),
-        plain(GAS, "drawn", new GasCheckSaid.Drawn()),
-        plain(GAS, "stalled", new GasCheckSaid.Stalled()),
-        plain(GAS, "flooded", new GasCheckSaid.Flooded()),
+            s -> new Row(GAS, "", "warmed", Measures.NONE.and(Measure.CELSIUS, s.celsius()))));
+  }
+
+  private static List<Form<?>> gasColours() {
+    return List.of(
+        new Form<>(
+            GasCheckSaid.Filled.class,
+            GAS,
+            List.of("filled-blue", "filled-not-blue"),
+            Subject.NONE,
+            r -> new GasCheckSaid.Filled(r.saw().equals("filled-blue")),
+            s -> new Row(GAS, "", s.blue() ? "filled-blue" : "filled-not-blue", Measures.NONE)),
         new Form<>(
             GasCheckSaid.ColourRead.class,
             GAS,
@@ -82,11 +91,27 @@ final class GuidedForms {
             List.of("turned", "not-turned"),
             Subject.NONE,
             r -> new GasCheckSaid.Controlled(r.saw().equals("turned")),
-            s -> new Row(GAS, "", s.turned() ? "turned" : "not-turned", Measures.NONE)),
+            s -> new Row(GAS, "", s.turned() ? "turned" : "not-turned", Measures.NONE)));
+  }
+
+  private static List<Form<?>> gasMoments() {
+    return List.of(
+        plain(GAS, "started", new GasCheckSaid.Started()),
+        plain(GAS, "opened", new GasCheckSaid.Opened()),
+        plain(GAS, "drawing", new GasCheckSaid.Drawing()),
+        plain(GAS, "drawn", new GasCheckSaid.Drawn()),
+        plain(GAS, "stalled", new GasCheckSaid.Stalled()),
+        plain(GAS, "flooded", new GasCheckSaid.Flooded()),
         plain(GAS, "ended", new GasCheckSaid.Ended()));
   }
 
   static List<Form<?>> funnel() {
+    return Stream.of(funnelReadings(), funnelSeen(), funnelMoments())
+        .<Form<?>>flatMap(List::stream)
+        .toList();
+  }
+
+  private static List<Form<?>> funnelReadings() {
     return List.of(
         new Form<>(
             FunnelSaid.SetUp.class,
@@ -104,7 +129,17 @@ final class GuidedForms {
             s ->
                 new Row(
                     FUNNEL, "", "level", Measures.NONE.and(Measure.MILLIMETRES, s.millimetres()))),
-        plain(FUNNEL, "moved", new FunnelSaid.Moved()),
+        new Form<>(
+            FunnelSaid.HosesRead.class,
+            FUNNEL,
+            List.of("hoses"),
+            Subject.NONE,
+            r -> new FunnelSaid.HosesRead(r.need(Measure.CELSIUS), r.need(Measure.LOWER_CELSIUS)),
+            s -> new Row(FUNNEL, "", "hoses", Measures.hoses(s.upper(), s.lower()))));
+  }
+
+  private static List<Form<?>> funnelSeen() {
+    return List.of(
         new Form<>(
             FunnelSaid.ToppedUp.class,
             FUNNEL,
@@ -119,21 +154,20 @@ final class GuidedForms {
                     "",
                     s.liquid().word(),
                     Measures.NONE.and(Measure.MILLILITRES, s.millilitres()))),
-        plain(FUNNEL, "squeezed", new FunnelSaid.Squeezed()),
-        new Form<>(
-            FunnelSaid.HosesRead.class,
-            FUNNEL,
-            List.of("hoses"),
-            Subject.NONE,
-            r -> new FunnelSaid.HosesRead(r.need(Measure.CELSIUS), r.need(Measure.LOWER_CELSIUS)),
-            s -> new Row(FUNNEL, "", "hoses", Measures.hoses(s.upper(), s.lower()))),
         new Form<>(
             FunnelSaid.Bubbles.class,
             FUNNEL,
             words(Size.class),
             Subject.NONE,
             r -> new FunnelSaid.Bubbles(r.saw(Size.class), (int) r.need(Measure.COUNT)),
-            s -> new Row(FUNNEL, "", s.size().word(), Measures.NONE.and(Measure.COUNT, s.count()))),
+            s ->
+                new Row(FUNNEL, "", s.size().word(), Measures.NONE.and(Measure.COUNT, s.count()))));
+  }
+
+  private static List<Form<?>> funnelMoments() {
+    return List.of(
+        plain(FUNNEL, "moved", new FunnelSaid.Moved()),
+        plain(FUNNEL, "squeezed", new FunnelSaid.Squeezed()),
         plain(FUNNEL, "burst", new FunnelSaid.Burst()),
         plain(FUNNEL, "ended", new FunnelSaid.Ended()));
   }

@@ -24,6 +24,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** How what was found inside is written. */
 final class InsideForms {
@@ -41,6 +42,10 @@ final class InsideForms {
   private InsideForms() {}
 
   static List<Form<?>> all() {
+    return Stream.of(gas(), engine(), hoses(), answers()).<Form<?>>flatMap(List::stream).toList();
+  }
+
+  private static List<Form<?>> gas() {
     return List.of(
         new Form<>(
             InsideSaid.GasResult.class,
@@ -57,6 +62,11 @@ final class InsideForms {
             r ->
                 new InsideSaid.BubblesResult(r.saw(Bubbles.class), unmet(BubbleCondition.class, r)),
             s -> new Row("bubbles", "", s.bubbles().word(), Measures.NONE, all(s.unmet()))),
+        plain("fluid-colour", "measured", new InsideSaid.ColourMeasured()));
+  }
+
+  private static List<Form<?>> engine() {
+    return List.of(
         new Form<>(
             InsideSaid.CylinderSeen.class,
             CYLINDER,
@@ -85,7 +95,11 @@ final class InsideForms {
             r ->
                 new InsideSaid.FluidFound(
                     new FluidSeen(r.subject(Fluid.class), r.saw(Checked.Look.class))),
-            s -> new Row("fluid", s.seen().at().word(), s.seen().saw().word(), Measures.NONE)),
+            s -> new Row("fluid", s.seen().at().word(), s.seen().saw().word(), Measures.NONE)));
+  }
+
+  private static List<Form<?>> hoses() {
+    return List.of(
         new Form<>(
             InsideSaid.HosesRead.class,
             "hoses",
@@ -115,13 +129,16 @@ final class InsideForms {
                     "hiss",
                     "",
                     s.hiss().saw().word(),
-                    Measures.NONE.and(Measure.CELSIUS, s.hiss().coolant()))),
+                    Measures.NONE.and(Measure.CELSIUS, s.hiss().coolant()))));
+  }
+
+  private static List<Form<?>> answers() {
+    return List.of(
         noted(Answer.Exhaust.class),
         noted(Answer.HardHoses.class),
         noted(Answer.CabinHeat.class),
         noted(Answer.FanClutch.class),
-        noted(Answer.CylindersLeft.class),
-        plain("fluid-colour", "measured", new InsideSaid.ColourMeasured()));
+        noted(Answer.CylindersLeft.class));
   }
 
   /** Every kind of answer is a check of its own. */

@@ -89,7 +89,7 @@ class GaugeApi {
       throw new Refusal(Refusal.Kind.UNKNOWN, "", "a bearer token is missing");
     }
     return intake.take(
-        authorization.substring(BEARER.length()).strip(), Checked.of(batch), arrived);
+        authorization.substring(BEARER.length()).strip(), GaugeBatch.of(batch), arrived);
   }
 
   @ExceptionHandler(Refusal.class)

@@ -3,7 +3,7 @@ package gotera.web.gauge;
 import gotera.device.DeviceClock;
 import gotera.device.Sequence;
 import gotera.pressure.trace.TraceEvent;
-import gotera.web.gauge.Checked.Numbered;
+import gotera.web.gauge.GaugeBatch.Numbered;
 import gotera.web.gauge.GaugeRows.Kept;
 import gotera.web.gauge.GaugeRows.Row;
 import gotera.web.gauge.GaugeRows.Stand;
@@ -63,7 +63,7 @@ class GaugeIntake {
    * @param arrived when it came
    */
   @Write
-  public Acknowledged take(String token, Checked batch, Instant arrived) {
+  public Acknowledged take(String token, GaugeBatch batch, Instant arrived) {
     Row gauge =
         rows.locked(token)
             .filter(g -> g.withdrawn().isEmpty())
@@ -102,7 +102,7 @@ class GaugeIntake {
    * No reading is made after it came: a clock that jumped forward would put it, and all that is
    * read after it, where nobody looks.
    */
-  private static void ahead(Checked batch, DeviceClock placed, Instant arrived) {
+  private static void ahead(GaugeBatch batch, DeviceClock placed, Instant arrived) {
     double latest = GaugeRows.seconds(arrived) + DeviceClock.AHEAD;
     if (batch.readings().stream().anyMatch(r -> placed.ours(r.at()) > latest)) {
       throw new Refusal(
@@ -113,7 +113,7 @@ class GaugeIntake {
   }
 
   /** The gauge's clock with what this batch says of it. */
-  private Kept placing(Row gauge, Checked batch, Instant arrived) {
+  private Kept placing(Row gauge, GaugeBatch batch, Instant arrived) {
     Optional<Kept> known = rows.clock(gauge.id(), batch.clock());
     if (known.isEmpty()) {
       rows.forgetClocks(gauge.id(), MOST_CLOCKS);
@@ -182,7 +182,7 @@ class GaugeIntake {
         .isDone();
   }
 
-  private Row after(Row gauge, Checked batch, List<Numbered> fresh, Outcome outcome) {
+  private Row after(Row gauge, GaugeBatch batch, List<Numbered> fresh, Outcome outcome) {
     Sequence received = gauge.received();
     Sequence lost = gauge.lost();
     for (Numbered r : fresh) {

@@ -72,7 +72,7 @@ class InsideController {
   }
 
   /** Something that was found, as the page lists it. */
-  record Line(String id, String said) {}
+  record FoundLine(String id, String said) {}
 
   @GetMapping("/jobs/{id}/inside")
   String page(@PathVariable UUID id, Figures figures, Model model) {
@@ -262,9 +262,9 @@ class InsideController {
     return fluids;
   }
 
-  private Line line(Finding<InsideSaid> f, Figures figures) {
+  private FoundLine line(Finding<InsideSaid> f, Figures figures) {
     String when = Figures.timeOfDay(f.at()) + " " + f.by();
-    return new Line(
+    return new FoundLine(
         f.id().toString(), says.about(f.said()) + ": " + says.say(f, figures) + " \u00b7 " + when);
   }
 }

@@ -7,7 +7,7 @@ import java.util.List;
 import java.util.Optional;
 
 /** The looks and touches that are answered by one word. */
-enum NotedCheck implements Worded {
+public enum NotedCheck implements Worded {
   /** What comes out of the exhaust. */
   EXHAUST(Answer.Exhaust.values(), true),
   /** How hard the upper hose is. */
@@ -27,9 +27,9 @@ enum NotedCheck implements Worded {
     this.burns = burns;
   }
 
-  /** What can be answered. */
-  List<Answer> answers() {
-    return answers;
+  /** Words of what can be answered. */
+  public List<String> answers() {
+    return answers.stream().map(Answer::word).toList();
   }
 
   /** Whether only an engine that burns something has it. */

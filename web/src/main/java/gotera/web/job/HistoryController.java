@@ -30,7 +30,7 @@ class HistoryController {
   }
 
   /** One thing done, as shown. */
-  record Line(String at, String by, String what) {}
+  record HistoryLine(String at, String by, String what) {}
 
   @GetMapping("/jobs/{id}/history")
   String page(@PathVariable UUID id, Figures figures, Model model) {
@@ -41,7 +41,7 @@ class HistoryController {
         sources.stream()
             .flatMap(s -> s.of(id).stream())
             .sorted(Comparator.comparing(HistoryEntry::at).reversed())
-            .map(e -> new Line(Figures.momentWithSeconds(e.at()), e.by(), e.what()))
+            .map(e -> new HistoryLine(Figures.momentWithSeconds(e.at()), e.by(), e.what()))
             .toList());
     return "job/history";
   }

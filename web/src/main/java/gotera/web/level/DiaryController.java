@@ -73,7 +73,7 @@ class DiaryController {
   }
 
   /** An entry as the diary shows it. */
-  record Line(String when, String level, String distance, String put) {}
+  record DiaryRow(String when, String level, String distance, String put) {}
 
   @PostMapping("/jobs/{id}/diary-links")
   String make(
@@ -158,7 +158,7 @@ class DiaryController {
         marks.marks(job).stream()
             .map(
                 m ->
-                    new Line(
+                    new DiaryRow(
                         Figures.moment(m.readAt),
                         Figures.fixed(m.levelMm, 0) + "\u00a0mm",
                         m.distanceKm == null ? "" : Figures.plain(m.distanceKm) + "\u00a0km",

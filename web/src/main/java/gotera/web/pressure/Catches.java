@@ -14,14 +14,14 @@ import org.springframework.transaction.annotation.Transactional;
 /** What was caught from inside places during tests. */
 @Service
 public class Catches {
-  private final OpenTests open;
+  private final UnfinishedTest open;
   private final CaughtRecords caught;
   private final RequestMemo memo;
   private final Identifiers identifiers;
   private final Clock clock;
 
   Catches(
-      OpenTests open,
+      UnfinishedTest open,
       CaughtRecords caught,
       RequestMemo memo,
       Identifiers identifiers,

@@ -26,7 +26,7 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class PressureService {
   private final PressureTestRecords tests;
-  private final OpenTests open;
+  private final UnfinishedTest open;
   private final TestViews views;
   private final JobChanges changes;
   private final RequestMemo memo;
@@ -35,7 +35,7 @@ public class PressureService {
 
   PressureService(
       PressureTestRecords tests,
-      OpenTests open,
+      UnfinishedTest open,
       TestViews views,
       JobChanges changes,
       RequestMemo memo,

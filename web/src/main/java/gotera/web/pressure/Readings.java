@@ -26,18 +26,18 @@ import org.springframework.transaction.annotation.Transactional;
 /** What is read from the gauge and done during a test, and how it is corrected or taken back. */
 @Service
 public class Readings {
-  private final OpenTests open;
+  private final UnfinishedTest open;
   private final TestViews views;
-  private final RunningTests running;
+  private final RunningHolds running;
   private final PressureTestRecords tests;
   private final TraceStore traces;
   private final TraceReader reader;
   private final Clock clock;
 
   Readings(
-      OpenTests open,
+      UnfinishedTest open,
       TestViews views,
-      RunningTests running,
+      RunningHolds running,
       PressureTestRecords tests,
       TraceStore traces,
       TraceReader reader,

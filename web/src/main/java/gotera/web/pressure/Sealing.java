@@ -13,7 +13,7 @@ import org.springframework.transaction.annotation.Transactional;
 /** Seals tests and opens them again. */
 @Service
 public class Sealing {
-  private final OpenTests open;
+  private final UnfinishedTest open;
   private final TestViews views;
   private final PressureTestRecords tests;
   private final TraceStore traces;
@@ -22,7 +22,7 @@ public class Sealing {
   private final Clock clock;
 
   Sealing(
-      OpenTests open,
+      UnfinishedTest open,
       TestViews views,
       PressureTestRecords tests,
       TraceStore traces,

@@ -24,9 +24,9 @@ class TestViews {
   private final PressureTestRecords tests;
   private final TraceReader traces;
   private final VerdictStore verdicts;
-  private final KeptTests kept;
+  private final KeptViews kept;
 
-  TestViews(PressureTestRecords tests, TraceReader traces, VerdictStore verdicts, KeptTests kept) {
+  TestViews(PressureTestRecords tests, TraceReader traces, VerdictStore verdicts, KeptViews kept) {
     this.tests = tests;
     this.traces = traces;
     this.verdicts = verdicts;
@@ -78,7 +78,7 @@ class TestViews {
         test.finishedAt == null
             ? test.hold.hashCode() + " " + test.version + " " + traces.state(test.id)
             : "sealed " + test.finishedAt;
-    return kept.of(new KeptTests.State(test.id, state), () -> read(test));
+    return kept.of(new KeptViews.State(test.id, state), () -> read(test));
   }
 
   private PressureTestView read(PressureTestRecord test) {

@@ -75,7 +75,7 @@ class StripController {
   record Place(String code, String name) {}
 
   /** A line of the list. */
-  record Line(
+  record StripRow(
       String id,
       String what,
       String detail,
@@ -158,8 +158,8 @@ class StripController {
       UUID id, StripForm form, Map<String, String> problems, Figures figures, Model model) {
     jobs.require(id);
     List<Shown> lines = strips.lines(id);
-    List<Line> off = new ArrayList<>(lines.stream().map(s -> line(id, s)).toList());
-    List<Line> refit = new ArrayList<>(off);
+    List<StripRow> off = new ArrayList<>(lines.stream().map(s -> line(id, s)).toList());
+    List<StripRow> refit = new ArrayList<>(off);
     Collections.reverse(refit);
     StripList list = strips.list(id);
     model.addAttribute("place", new JobPlace(id, Step.REPAIR, figures));
@@ -180,10 +180,10 @@ class StripController {
     return "repair/strip";
   }
 
-  private Line line(UUID id, Shown shown) {
+  private StripRow line(UUID id, Shown shown) {
     Off off = shown.off();
-    StripList.Line line = shown.line();
-    return new Line(
+    StripList.TakenOff line = shown.line();
+    return new StripRow(
         line.id(),
         off.what(),
         says.detail(id, off),

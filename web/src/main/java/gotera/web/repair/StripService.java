@@ -73,7 +73,8 @@ public class StripService implements InTheWay {
    * @param photo its photograph
    * @param voice what was said with it
    */
-  public record Shown(StripList.Line line, Off off, Optional<UUID> photo, Optional<UUID> voice) {}
+  public record Shown(
+      StripList.TakenOff line, Off off, Optional<UUID> photo, Optional<UUID> voice) {}
 
   /** A photograph and a recording of something that comes off. */
   record Kept(Optional<Photograph> photograph, Optional<Recording> recording) {}
@@ -89,7 +90,7 @@ public class StripService implements InTheWay {
 
   private static Shown shown(StripLineRecord r) {
     return new Shown(
-        new StripList.Line(r.id.toString(), r.what, r.fasteners, r.back, r.refittedAt != null),
+        new StripList.TakenOff(r.id.toString(), r.what, r.fasteners, r.back, r.refittedAt != null),
         new Off(r.joint, r.what, r.fasteners, r.size, r.torque, r.hidden, r.needless),
         Optional.ofNullable(r.photoId),
         Optional.ofNullable(r.voiceId));

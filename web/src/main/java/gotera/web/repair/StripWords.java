@@ -21,7 +21,7 @@ class StripWords {
   }
 
   /** What is open of a line, in words. */
-  String open(StripList.Line line) {
+  String open(StripList.TakenOff line) {
     if (!line.refitted()) {
       return words.say("strip.off", line.what());
     }

@@ -1,5 +1,6 @@
 package gotera.web.report;
 
+import gotera.balance.Complaint;
 import gotera.drawing.VerdictShape;
 import gotera.look.Sight;
 import gotera.pressure.verdict.VerdictKind;
@@ -42,9 +43,6 @@ import org.springframework.stereotype.Component;
 /** Says on one page, in plain words, what a job was, whatever its ending. */
 @Component
 class ReportPages {
-  /** Driving that a rate is told for (min): ten hours, a busy week of a van (our judgement). */
-  private static final double TOLD_FOR = 600;
-
   /** Verdicts that say something of the vehicle. */
   private static final Set<VerdictKind> COUNTED =
       EnumSet.of(VerdictKind.TIGHT, VerdictKind.LEAK, VerdictKind.GROSS, VerdictKind.STOPPED);
@@ -259,7 +257,7 @@ class ReportPages {
   }
 
   private static double told(double rate) {
-    return Figures.rounded(Math.max(0, rate) * TOLD_FOR);
+    return Figures.rounded(Complaint.inABusyWeek(Math.max(0, rate)));
   }
 
   private List<String> found(UUID jobId) {

@@ -12,7 +12,7 @@ import java.util.List;
  * @param roads road tests that were written down
  */
 public record ProofPage(
-    boolean proven, boolean failed, String statement, List<Line> lines, List<Road> roads) {
+    boolean proven, boolean failed, String statement, List<ProofLine> lines, List<Road> roads) {
   /**
    * A circumstance.
    *
@@ -21,7 +21,7 @@ public record ProofPage(
    * @param todo what is to be done, or empty
    * @param address where that is done
    */
-  public record Line(String when, String by, String todo, String address) {}
+  public record ProofLine(String when, String by, String todo, String address) {}
 
   /** A road test, and the finding that says so. */
   public record Road(String id, String text) {}

@@ -6,7 +6,7 @@ import gotera.retest.CombinedProof;
 import gotera.retest.Repeat;
 import gotera.retest.Shown;
 import gotera.web.figures.Figures;
-import gotera.web.retest.ProofPage.Line;
+import gotera.web.retest.ProofPage.ProofLine;
 import gotera.web.retest.ProofPage.Road;
 import gotera.web.words.Words;
 import java.util.Map;
@@ -76,10 +76,10 @@ public class ProofPages {
         .orElseGet(() -> words.say("proof.proven-without-bound", still));
   }
 
-  private Line line(UUID jobId, CombinedProof.Line line, Figures figures) {
+  private ProofLine line(UUID jobId, CombinedProof.Shows line, Figures figures) {
     Circumstance when = line.shown().when();
     boolean open = line.by().isEmpty();
-    return new Line(
+    return new ProofLine(
         when(line.shown(), figures),
         line.by().map(this::by).orElse(""),
         open ? todo(line, figures) : "",
@@ -112,7 +112,7 @@ public class ProofPages {
         : words.say("proof.by.drive");
   }
 
-  private String todo(CombinedProof.Line line, Figures figures) {
+  private String todo(CombinedProof.Shows line, Figures figures) {
     Shown shown = line.shown();
     return switch (shown.when()) {
       case PRESSED ->

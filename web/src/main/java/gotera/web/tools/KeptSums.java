@@ -10,7 +10,7 @@ import gotera.web.job.JobChanges;
 import gotera.web.job.JobService;
 import gotera.web.storage.Identifiers;
 import gotera.web.storage.Write;
-import gotera.web.tools.Sums.Line;
+import gotera.web.tools.Sums.SumLine;
 import gotera.web.words.Words;
 import java.time.Clock;
 import java.time.LocalDateTime;
@@ -58,7 +58,7 @@ class KeptSums implements HistorySource {
    * @return the job's cap where it is another: then nothing was kept
    */
   @Write
-  public Optional<CapFacts> keep(UUID jobId, Sums sums, List<Line> lines, String by) {
+  public Optional<CapFacts> keep(UUID jobId, Sums sums, List<SumLine> lines, String by) {
     Optional<CapFacts> cap = caps.of(jobId);
     Optional<CapFacts> other = cap.filter(c -> isAnother(c, sums));
     if (other.isPresent()) {

@@ -34,7 +34,7 @@ record Sums(
   private static final double WHOLE = 100;
 
   /** A result with its name. */
-  record Line(String name, String value) {}
+  record SumLine(String name, String value) {}
 
   /** Share of concentrate, 0 to 1. */
   OptionalDouble strength() {
@@ -44,15 +44,15 @@ record Sums(
   }
 
   /** Everything that follows. */
-  List<Line> lines(Figures figures, Words words) {
-    List<Line> lines = new ArrayList<>();
+  List<SumLine> lines(Figures figures, Words words) {
+    List<SumLine> lines = new ArrayList<>();
     if (pressure.isPresent()) {
       for (PressureUnit unit : PressureUnit.values()) {
-        lines.add(new Line(unit.symbol(), figures.with(unit).pressure(pressure.getAsDouble())));
+        lines.add(new SumLine(unit.symbol(), figures.with(unit).pressure(pressure.getAsDouble())));
       }
       for (String said :
           CapTestWords.of(tester, new GaugePressure(pressure.getAsDouble()), words)) {
-        lines.add(new Line(words.say("tools.cap"), said));
+        lines.add(new SumLine(words.say("tools.cap"), said));
       }
     }
     if (pressure.isPresent() || percent.isPresent() || tester.altitude().isPresent()) {
@@ -65,31 +65,31 @@ record Sums(
     return lines;
   }
 
-  private void mixed(double strength, List<Line> lines, Figures figures, Words words) {
+  private void mixed(double strength, List<SumLine> lines, Figures figures, Words words) {
     for (Glycol glycol : Glycol.values()) {
       OptionalDouble freezes = FreezingPoint.ifKnown(glycol, strength);
       if (freezes.isPresent()) {
         lines.add(
-            new Line(
+            new SumLine(
                 words.say("tools.freezes", words.say("glycol." + glycol.word())),
                 figures.temperature(freezes.getAsDouble(), 0)));
       }
     }
     if (capacity.isPresent()) {
       Mix.Fill fill = Mix.fresh(capacity.getAsDouble(), strength);
-      lines.add(new Line(words.say("tools.concentrate"), figures.volume(fill.concentrate())));
-      lines.add(new Line(words.say("tools.water"), figures.volume(fill.water())));
+      lines.add(new SumLine(words.say("tools.concentrate"), figures.volume(fill.concentrate())));
+      lines.add(new SumLine(words.say("tools.water"), figures.volume(fill.water())));
     }
   }
 
-  private Line boiling(double kilopascals, Figures figures, Words words) {
+  private SumLine boiling(double kilopascals, Figures figures, Words words) {
     double strength = strength().orElse(CoolantMixture.USUAL_STRENGTH);
     BoilingReserve boils =
         BoilingReserve.under(
             new GaugePressure(kilopascals),
             AbsolutePressure.atAltitude(tester.altitude().orElse(0)),
             new CoolantMixture(strength));
-    return new Line(
+    return new SumLine(
         words.say(
             "tools.boils",
             Figures.percent(strength),

@@ -5,7 +5,7 @@ import gotera.web.figures.FieldProblems;
 import gotera.web.figures.Figures;
 import gotera.web.frame.Pages;
 import gotera.web.job.NamedJobs;
-import gotera.web.tools.Sums.Line;
+import gotera.web.tools.Sums.SumLine;
 import gotera.web.words.Words;
 import java.security.Principal;
 import java.util.List;
@@ -34,7 +34,7 @@ class ToolsController {
   @GetMapping("/tools")
   Object page(@ModelAttribute SumsForm typed, Figures figures, Model model) {
     FieldProblems problems = new FieldProblems(words);
-    List<Line> lines = understood(typed, problems, figures).lines(figures, words);
+    List<SumLine> lines = understood(typed, problems, figures).lines(figures, words);
     return page(typed, problems, lines, model);
   }
 
@@ -47,7 +47,7 @@ class ToolsController {
     return sums;
   }
 
-  private Object page(SumsForm typed, FieldProblems problems, List<Line> lines, Model model) {
+  private Object page(SumsForm typed, FieldProblems problems, List<SumLine> lines, Model model) {
     model.addAttribute("typed", typed);
     model.addAttribute("problems", problems.sentences());
     model.addAttribute("lines", lines);
@@ -65,7 +65,7 @@ class ToolsController {
       Model model) {
     FieldProblems problems = new FieldProblems(words);
     Sums sums = understood(typed, problems, figures);
-    List<Line> lines = sums.lines(figures, words);
+    List<SumLine> lines = sums.lines(figures, words);
     Optional<UUID> chosen = jobs.open(job);
     if (chosen.isEmpty()) {
       problems.add("job", "tools.choose-job");

@@ -64,7 +64,7 @@ class WorkController {
   }
 
   /** A line as the page shows it. */
-  record Line(
+  record WorkLine(
       String id,
       String kind,
       String what,
@@ -210,8 +210,8 @@ class WorkController {
     return words.say("work.sum", Figures.plain(sum.minutes()), price(sum.price(), currency));
   }
 
-  private Line line(Entry e, String currency) {
-    return new Line(
+  private WorkLine line(Entry e, String currency) {
+    return new WorkLine(
         e.id().toString(),
         words.say("work.kind." + e.kind().word()),
         e.what(),

@@ -1,7 +1,7 @@
 package gotera.web.workshop;
 
 import gotera.suspects.ShopOdds;
-import gotera.web.evidence.ShopRecord;
+import gotera.web.evidence.LearnedOdds;
 import gotera.web.figures.Figures;
 import gotera.web.figures.Table;
 import gotera.web.words.Words;
@@ -30,10 +30,10 @@ class WorkshopController {
 
   private final Visits visits;
   private final ChecksThatFound checks;
-  private final ShopRecord record;
+  private final LearnedOdds record;
   private final Words words;
 
-  WorkshopController(Visits visits, ChecksThatFound checks, ShopRecord record, Words words) {
+  WorkshopController(Visits visits, ChecksThatFound checks, LearnedOdds record, Words words) {
     this.visits = visits;
     this.checks = checks;
     this.record = record;

@@ -32,7 +32,7 @@ class PressureServiceTests {
   private Readings readings;
   private Sealing sealing;
   private JdbcTemplate database;
-  private KeptTests kept;
+  private KeptViews kept;
   private UUID test;
 
   @BeforeEach
@@ -41,7 +41,7 @@ class PressureServiceTests {
     readings = beans.of(Readings.class);
     sealing = beans.of(Sealing.class);
     database = beans.of(JdbcTemplate.class);
-    kept = beans.of(KeptTests.class);
+    kept = beans.of(KeptViews.class);
     UUID job = beans.of(JobService.class).begin("someone");
     HoldSetup hold =
         ((Accepted<HoldSetup>)

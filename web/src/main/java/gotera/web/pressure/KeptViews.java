@@ -12,7 +12,7 @@ import org.springframework.stereotype.Component;
  * it, so that any process may keep it.
  */
 @Component
-class KeptTests {
+class KeptViews {
   /** Readings kept, together: a few tens of megabytes. */
   private static final long MOST_READINGS = 1_000_000;
 
@@ -29,9 +29,9 @@ class KeptTests {
    * A state of a test.
    *
    * @param testId the test
-   * @param of everything that tells this state from any other of the same test
+   * @param told everything that tells this state from any other of the same test
    */
-  record State(UUID testId, String of) {}
+  record State(UUID testId, String told) {}
 
   /** The test in a state. */
   PressureTestView of(State state, Supplier<PressureTestView> read) {

@@ -21,7 +21,7 @@ import org.jspecify.annotations.Nullable;
  * @param lost numbers that will not come
  * @param readings in order
  */
-record Checked(
+record GaugeBatch(
     String clock,
     double sent,
     Optional<Exchange> previous,
@@ -53,7 +53,7 @@ record Checked(
       Optional<TraceEvent.Kind> event) {}
 
   /** Understands a batch, or says where it does not. */
-  static Checked of(@Nullable Batch batch) {
+  static GaugeBatch of(@Nullable Batch batch) {
     if (batch == null) {
       throw Refusal.wrong("", "a batch is missing");
     }
@@ -71,7 +71,7 @@ record Checked(
       understood.add(
           reading("readings[" + i + "]", readings.get(i), i == 0 ? null : understood.get(i - 1)));
     }
-    return new Checked(clock, sent, previous(batch), lost(batch), List.copyOf(understood));
+    return new GaugeBatch(clock, sent, previous(batch), lost(batch), List.copyOf(understood));
   }
 
   private static Numbered reading(

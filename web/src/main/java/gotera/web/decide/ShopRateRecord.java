@@ -10,7 +10,7 @@ import org.jspecify.annotations.Nullable;
 /** What the shop charges for labour, in the database: one row. */
 @Entity
 @Table(name = "shop_rate")
-class ShopRecord {
+class ShopRateRecord {
   static final int ONLY = 1;
 
   @Id int id = ONLY;

@@ -18,7 +18,7 @@ import org.springframework.stereotype.Component;
 
 /** Reads what a typed reading is held against: two questions, no analysis, no transaction. */
 @Component
-class RunningTests {
+class RunningHolds {
   private static final String TEST =
       """
       select t.job_id, t.phase, t.started_at, t.hold, t.written_later,
@@ -31,7 +31,7 @@ class RunningTests {
   private final TraceReader traces;
   private final Clock clock;
 
-  RunningTests(JdbcTemplate database, TraceReader traces, Clock clock) {
+  RunningHolds(JdbcTemplate database, TraceReader traces, Clock clock) {
     this.database = database;
     this.traces = traces;
     this.clock = clock;

@@ -12,14 +12,14 @@ import java.util.List;
  * @param scatter standard deviation of the points across it, those far off counting less (dots)
  * @param kept how many points lie on it
  */
-record Line(double angle, double angleU, double aside, double scatter, int kept) {
+record NeedleLine(double angle, double angleU, double aside, double scatter, int kept) {
   private static final int ROUNDS = 12;
   private static final double HUBER = 1.345; // standard deviations; 95 % efficient
   private static final double FINEST = 0.05; // dots
   private static final double ON_IT = 4; // standard deviations
 
   /** Lays a line through points, at least two; each is its x and y. */
-  static Line through(List<double[]> points) {
+  static NeedleLine through(List<double[]> points) {
     int n = points.size();
     double[] weights = new double[n];
     Arrays.fill(weights, 1);
@@ -68,7 +68,7 @@ record Line(double angle, double angleU, double aside, double scatter, int kept)
     }
     double most = ON_IT * scale;
     int kept = (int) Arrays.stream(across).filter(d -> Math.abs(d) <= most).count();
-    return new Line(
+    return new NeedleLine(
         angle,
         scale / Math.sqrt(Math.max(spread, 1e-9)),
         -Math.sin(angle) * mx + Math.cos(angle) * my,

@@ -22,7 +22,7 @@ import org.springframework.stereotype.Service;
  * worked out anew now and then, not with every job.
  */
 @Service
-public class ShopRecord {
+public class LearnedOdds {
   /** How old it may be. */
   private static final Duration FRESH = Duration.ofMinutes(10);
 
@@ -32,7 +32,7 @@ public class ShopRecord {
   private final CircuitService circuits;
   private final LoadingCache<String, ShopOdds> kept;
 
-  ShopRecord(JdbcTemplate database, CircuitService circuits) {
+  LearnedOdds(JdbcTemplate database, CircuitService circuits) {
     this.database = database;
     this.circuits = circuits;
     this.kept = Caffeine.newBuilder().expireAfterWrite(FRESH).build(k -> read());

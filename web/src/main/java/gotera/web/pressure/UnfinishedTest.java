@@ -10,11 +10,11 @@ import org.springframework.stereotype.Component;
 
 /** Changes tests one after the other: each is locked first, and a sealed one stays as it is. */
 @Component
-class OpenTests {
+class UnfinishedTest {
   private final PressureTestRecords tests;
   private final JobChanges changes;
 
-  OpenTests(PressureTestRecords tests, JobChanges changes) {
+  UnfinishedTest(PressureTestRecords tests, JobChanges changes) {
     this.tests = tests;
     this.changes = changes;
   }

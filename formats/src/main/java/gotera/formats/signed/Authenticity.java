@@ -4,7 +4,7 @@ import java.time.Instant;
 import java.util.Optional;
 
 /** Whether a file is as it was handed out. */
-public sealed interface Checked {
+public sealed interface Authenticity {
   /**
    * It is.
    *
@@ -13,13 +13,14 @@ public sealed interface Checked {
    * @param entries entries of its chain
    * @param head the chain's last hash
    */
-  record Genuine(String fingerprint, Instant at, int entries, String head) implements Checked {}
+  record Genuine(String fingerprint, Instant at, int entries, String head)
+      implements Authenticity {}
 
   /** It is not; the first thing that differs. */
-  record Different(String what) implements Checked {}
+  record Different(String what) implements Authenticity {}
 
   /** This, or refused where another key was asked for. */
-  default Checked by(Optional<String> fingerprint) {
+  default Authenticity by(Optional<String> fingerprint) {
     return this instanceof Genuine g
             && fingerprint.filter(f -> !f.equalsIgnoreCase(g.fingerprint())).isPresent()
         ? new Different(
