@@ -20,6 +20,13 @@ use_java() {
   fail "Java 17 was not found. Run ./gotera setup."
 }
 
+# An option nobody knows is said, and never taken for a file or a name.
+not_an_option() { # not_an_option WORD COMMAND
+  case "$1" in
+    -?*) fail "there is no option '$1' here. ./gotera $2 --help says what there is." ;;
+  esac
+}
+
 answers() { # whether an address on this machine answers with 200: answers PORT PATH
   local status
   { exec 3<>"/dev/tcp/127.0.0.1/$1"; } 2>/dev/null || return 1

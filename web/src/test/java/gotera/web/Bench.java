@@ -35,13 +35,17 @@ final class Bench implements AutoCloseable {
     this.account = account;
     if (application.sessions().take(account, context)) {
       open("/");
-      if (page.locator("#username").count() == 0) {
+      if (page.locator(".top a[href='/account']").filter(is(account)).count() == 1) {
         return;
       }
-      context.clearCookies(); // somebody signed out meanwhile
+      context.clearCookies(); // somebody signed out meanwhile, or in as another
     }
     open("/sign-in");
     signIn(account, Application.PASSWORD);
+  }
+
+  private static Locator.FilterOptions is(String account) {
+    return new Locator.FilterOptions().setHasText(Pattern.compile("^\\s*" + account + "\\s*$"));
   }
 
   /** How somebody works at the screen. */

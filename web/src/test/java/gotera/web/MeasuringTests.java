@@ -367,7 +367,7 @@ class MeasuringTests {
     if (bench.page.locator("#caught[open]").count() == 0) {
       bench.page.locator("#caught summary").click();
     }
-    bench.page.locator("#place").fill(place);
+    bench.page.locator("#place").selectOption(place);
     bench.page.locator("#caughtVolume").fill(millilitres);
     bench.page.locator("#gathered").fill(minutes);
     bench.click("Save the catch");

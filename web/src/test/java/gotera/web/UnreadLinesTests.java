@@ -73,15 +73,16 @@ class UnreadLinesTests {
 
   private static void write(
       Application.Running application, String job, String check, String saw, String subject) {
-    application
-        .bean(JdbcTemplate.class)
-        .update(
-            "insert into finding (id, job_id, check_word, saw, subject, note, written_at, written_by)"
-                + " values (?, ?, ?, ?, ?, '', utc_timestamp(6), 'bench')",
-            UUID.randomUUID().toString(),
-            job.replace("/jobs/", ""),
-            check,
-            saw,
-            subject);
+    JdbcTemplate database = application.bean(JdbcTemplate.class);
+    String id = job.replace("/jobs/", "");
+    database.update("update job_change set seq = seq + 1 where job_id = ?", id);
+    database.update(
+        "insert into finding (id, job_id, check_word, saw, subject, note, written_at, written_by)"
+            + " values (?, ?, ?, ?, ?, '', utc_timestamp(6), 'bench')",
+        UUID.randomUUID().toString(),
+        id,
+        check,
+        saw,
+        subject);
   }
 }

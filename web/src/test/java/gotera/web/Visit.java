@@ -71,6 +71,7 @@ final class Visit {
                             .replaceAll("(\\w+)", "$1 = $1 - interval " + days + " day")
                         + " where job_id = ?",
                     job));
+    database.update("update job_change set seq = seq + 1 where job_id = ?", job);
     database.update(
         "update job set started_at = started_at - interval ? day,"
             + " closed_at = closed_at - interval ? day where id = ?",

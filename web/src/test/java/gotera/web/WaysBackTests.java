@@ -206,7 +206,7 @@ class WaysBackTests {
       bench.click("Take the last measuring draw back");
       assertThat(bench.page.locator("#draws")).not().containsText("20 mL let out");
       bench.page.locator("#caught summary").click();
-      bench.page.locator("#place").fill("cylinder 3");
+      bench.page.locator("#place").selectOption("cylinder 3");
       bench.page.locator("#caughtVolume").fill("4");
       bench.page.locator("#gathered").fill("5");
       bench.click("Save the catch");

@@ -6,11 +6,11 @@ import gotera.look.Sight;
 import gotera.suspects.Observation.Looked;
 import gotera.web.frame.NotFound;
 import gotera.web.job.JobChanges;
+import gotera.web.job.JobMemo;
 import gotera.web.job.JobService;
 import gotera.web.photo.PhotoService;
 import gotera.web.photo.Photograph;
 import gotera.web.storage.Identifiers;
-import gotera.web.storage.RequestMemo;
 import gotera.web.storage.Write;
 import java.time.Clock;
 import java.util.LinkedHashMap;
@@ -32,7 +32,7 @@ public class CircuitService {
   private final PhotoService photos;
   private final JobService jobs;
   private final JobChanges changes;
-  private final RequestMemo memo;
+  private final JobMemo memo;
   private final Identifiers identifiers;
   private final Clock clock;
 
@@ -42,7 +42,7 @@ public class CircuitService {
       PhotoService photos,
       JobService jobs,
       JobChanges changes,
-      RequestMemo memo,
+      JobMemo memo,
       Identifiers identifiers,
       Clock clock) {
     this.sites = sites;
@@ -109,7 +109,8 @@ public class CircuitService {
   /** Everything that was seen at the joints, in order of time. */
   public List<LeakSite> looks(UUID jobId) {
     return memo.of(
-        List.of("looks", jobId),
+        "looks",
+        jobId,
         () ->
             sites.findByJobIdAndWithdrawnAtIsNullOrderByWrittenAtAscIdAsc(jobId).stream()
                 .map(CircuitService::site)

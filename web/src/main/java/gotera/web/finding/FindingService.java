@@ -3,10 +3,10 @@ package gotera.web.finding;
 import gotera.said.Said;
 import gotera.web.frame.NotFound;
 import gotera.web.job.JobChanges;
+import gotera.web.job.JobMemo;
 import gotera.web.photo.PhotoService;
 import gotera.web.photo.Photograph;
 import gotera.web.storage.Identifiers;
-import gotera.web.storage.RequestMemo;
 import gotera.web.storage.Write;
 import java.time.Clock;
 import java.time.Duration;
@@ -22,7 +22,7 @@ public class FindingService {
   private final FindingRecords records;
   private final PhotoService photos;
   private final JobChanges changes;
-  private final RequestMemo memo;
+  private final JobMemo memo;
   private final FindingHealth health;
   private final Identifiers identifiers;
   private final Clock clock;
@@ -31,7 +31,7 @@ public class FindingService {
       FindingRecords records,
       PhotoService photos,
       JobChanges changes,
-      RequestMemo memo,
+      JobMemo memo,
       FindingHealth health,
       Identifiers identifiers,
       Clock clock) {
@@ -116,7 +116,8 @@ public class FindingService {
 
   private Log log(UUID jobId) {
     return memo.of(
-        List.of("findings", jobId),
+        "findings",
+        jobId,
         () -> {
           Log log = new Log(new ArrayList<>(), new ArrayList<>());
           for (FindingRecord r : records.findByJobIdOrderByWrittenAtAscIdAsc(jobId)) {

@@ -3,8 +3,8 @@ package gotera.web.frame;
 import gotera.quantity.PressureUnit;
 import gotera.web.figures.Figures;
 import gotera.web.figures.FiguresResolver;
+import gotera.web.kept.Mark;
 import jakarta.servlet.http.HttpServletRequest;
-import java.time.Clock;
 import java.util.List;
 import java.util.Locale;
 import org.springframework.beans.factory.ObjectProvider;
@@ -15,11 +15,9 @@ import org.springframework.web.bind.annotation.ModelAttribute;
 /** What the frame of every page shows. */
 @ControllerAdvice
 class ShellAdvice {
-  private final Clock clock;
   private final String version;
 
-  ShellAdvice(Clock clock, ObjectProvider<BuildProperties> build) {
-    this.clock = clock;
+  ShellAdvice(ObjectProvider<BuildProperties> build) {
     // a build by hand may lack the description of itself
     this.version = build.stream().map(BuildProperties::getVersion).findFirst().orElse("");
   }
@@ -32,7 +30,7 @@ class ShellAdvice {
    * @param volumes the unit of volume chosen, several of it
    * @param degrees the unit of temperature chosen
    * @param path where we are
-   * @param now the server's time, for the clocks (ms)
+   * @param now where the server's time stands, for the clocks (ms)
    * @param account who is signed in
    * @param leads whether it is a lead
    * @param readsOnly whether it measures nothing
@@ -44,7 +42,7 @@ class ShellAdvice {
       String volumes,
       String degrees,
       String path,
-      long now,
+      String now,
       String account,
       boolean leads,
       boolean readsOnly,
@@ -70,7 +68,7 @@ class ShellAdvice {
         figures.units().volume().words(),
         figures.units().temperature().symbol(),
         page ? request.getRequestURI() : "/",
-        clock.millis(),
+        Mark.NOW.text(),
         request.getRemoteUser() == null ? "" : request.getRemoteUser(),
         request.isUserInRole("LEAD"),
         request.isUserInRole("SERVICE_DESK"),

@@ -40,15 +40,25 @@ public class JobChanges {
         who == null || who instanceof AnonymousAuthenticationToken ? null : who.getName());
   }
 
+  /**
+   * How far a job is.
+   *
+   * @param seq how often it was written to
+   * @param at when last: after a restore the same count may stand for something else
+   */
+  record Count(long seq, String at) {
+    static final Count NONE = new Count(0, "");
+  }
+
   /** How often it was written to so far. */
-  long of(UUID jobId) {
+  Count of(UUID jobId) {
     return database
         .query(
-            "select seq from job_change where job_id = ?",
-            (row, n) -> row.getLong(1),
+            "select seq, changed_at from job_change where job_id = ?",
+            (row, n) -> new Count(row.getLong(1), row.getString(2)),
             jobId.toString())
         .stream()
         .findFirst()
-        .orElse(0L);
+        .orElse(Count.NONE);
   }
 }

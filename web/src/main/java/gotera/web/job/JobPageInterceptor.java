@@ -23,14 +23,14 @@ class JobPageInterceptor implements WebMvcConfigurer, HandlerInterceptor {
 
   private final JobService jobs;
   private final Rail rail;
-  private final JobChanges changes;
+  private final JobMemo memo;
   private final List<JobPageContributor> contributors;
 
   JobPageInterceptor(
-      JobService jobs, Rail rail, JobChanges changes, List<JobPageContributor> contributors) {
+      JobService jobs, Rail rail, JobMemo memo, List<JobPageContributor> contributors) {
     this.jobs = jobs;
     this.rail = rail;
-    this.changes = changes;
+    this.memo = memo;
     this.contributors = contributors;
   }
 
@@ -49,7 +49,7 @@ class JobPageInterceptor implements WebMvcConfigurer, HandlerInterceptor {
       return;
     }
     Map<String, Object> model = page.getModel();
-    model.put("seq", changes.of(place.jobId()));
+    model.put("seq", memo.seq(place.jobId()));
     model.put("job", jobs.require(place.jobId()));
     Rail.Shown shown = rail.at(place.jobId(), place.step());
     model.put("rail", shown.steps());

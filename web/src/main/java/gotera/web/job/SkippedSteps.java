@@ -1,11 +1,9 @@
 package gotera.web.job;
 
 import gotera.web.storage.Identifiers;
-import gotera.web.storage.RequestMemo;
 import gotera.web.storage.Write;
 import gotera.work.Step;
 import java.time.Clock;
-import java.util.List;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -16,14 +14,14 @@ import org.springframework.stereotype.Service;
 class SkippedSteps {
   private final SkippedStepRecords records;
   private final JobChanges changes;
-  private final RequestMemo memo;
+  private final JobMemo memo;
   private final Identifiers identifiers;
   private final Clock clock;
 
   SkippedSteps(
       SkippedStepRecords records,
       JobChanges changes,
-      RequestMemo memo,
+      JobMemo memo,
       Identifiers identifiers,
       Clock clock) {
     this.records = records;
@@ -36,7 +34,8 @@ class SkippedSteps {
   /** The steps that are skipped now. */
   Set<Step> of(UUID jobId) {
     return memo.of(
-        List.of("skipped", jobId),
+        "skipped",
+        jobId,
         () ->
             records.findByJobIdAndWithdrawnAtIsNull(jobId).stream()
                 .flatMap(r -> Step.of(r.step).stream())

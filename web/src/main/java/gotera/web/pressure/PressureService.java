@@ -144,13 +144,17 @@ public class PressureService {
   /** All tests of a job that can be read, in the order they were begun. */
   @Transactional(readOnly = true)
   public List<PressureTestView> all(UUID jobId) {
-    return memo.of(List.of("tests", jobId), () -> views.readable(jobId));
+    return tests(jobId).readable();
   }
 
   /** Tests of a job that cannot be read. */
   @Transactional(readOnly = true)
   public List<Broken> broken(UUID jobId) {
-    return memo.of(List.of("broken-tests", jobId), () -> views.broken(jobId));
+    return tests(jobId).broken();
+  }
+
+  private TestViews.Read tests(UUID jobId) {
+    return memo.of(List.of("tests", jobId), () -> views.read(jobId));
   }
 
   /** Time on a test's clock now (s). */

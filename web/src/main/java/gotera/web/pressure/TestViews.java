@@ -8,6 +8,7 @@ import gotera.web.pressure.trace.TraceReader;
 import gotera.web.pressure.trace.Unreadable;
 import gotera.web.pressure.verdict.VerdictArchive;
 import gotera.web.pressure.verdict.VerdictStore;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -38,9 +39,27 @@ class TestViews {
     return tests.findByJobIdAndDiscardedAtIsNullOrderByStartedAt(jobId);
   }
 
-  /** Those of them that can be read. */
-  List<PressureTestView> readable(UUID jobId) {
-    return records(jobId).stream().flatMap(t -> readable(t).stream()).toList();
+  /**
+   * The tests of a job.
+   *
+   * @param readable those that can be read
+   * @param broken those that cannot, and why
+   */
+  record Read(List<PressureTestView> readable, List<Broken> broken) {}
+
+  /** All of them, each read once. */
+  Read read(UUID jobId) {
+    Read all = new Read(new ArrayList<>(), new ArrayList<>());
+    for (PressureTestRecord test : records(jobId)) {
+      try {
+        all.readable().add(view(test));
+      } catch (RuntimeException e) {
+        LOG.error("pressure test {} cannot be read", test.id, e);
+        String why = e instanceof Unreadable ? String.valueOf(e.getMessage()) : "";
+        all.broken().add(new Broken(test.id, Phase.of(test.phase), test.number, why));
+      }
+    }
+    return all;
   }
 
   Optional<PressureTestView> readable(PressureTestRecord test) {
@@ -49,21 +68,6 @@ class TestViews {
     } catch (RuntimeException e) {
       LOG.error("pressure test {} cannot be read", test.id, e);
       return Optional.empty();
-    }
-  }
-
-  /** Those that cannot be read. */
-  List<Broken> broken(UUID jobId) {
-    return records(jobId).stream().flatMap(t -> why(t).stream()).toList();
-  }
-
-  private Optional<Broken> why(PressureTestRecord test) {
-    try {
-      view(test);
-      return Optional.empty();
-    } catch (RuntimeException e) {
-      String why = e instanceof Unreadable ? String.valueOf(e.getMessage()) : "";
-      return Optional.of(new Broken(test.id, Phase.of(test.phase), test.number, why));
     }
   }
 

@@ -3,9 +3,9 @@ package gotera.web.repair;
 import gotera.web.circuit.RenewedPlaces;
 import gotera.web.frame.NotFound;
 import gotera.web.job.JobChanges;
+import gotera.web.job.JobMemo;
 import gotera.web.job.JobService;
 import gotera.web.storage.Identifiers;
-import gotera.web.storage.RequestMemo;
 import gotera.web.storage.Write;
 import java.time.Clock;
 import java.util.List;
@@ -19,7 +19,7 @@ public class RepairService implements RenewedPlaces {
   private final RepairRecords repairs;
   private final JobService jobs;
   private final JobChanges changes;
-  private final RequestMemo memo;
+  private final JobMemo memo;
   private final Identifiers identifiers;
   private final Clock clock;
 
@@ -27,7 +27,7 @@ public class RepairService implements RenewedPlaces {
       RepairRecords repairs,
       JobService jobs,
       JobChanges changes,
-      RequestMemo memo,
+      JobMemo memo,
       Identifiers identifiers,
       Clock clock) {
     this.jobs = jobs;
@@ -42,7 +42,8 @@ public class RepairService implements RenewedPlaces {
   @Transactional(readOnly = true)
   public List<RepairNote> notes(UUID jobId) {
     return memo.of(
-        List.of("repairs", jobId),
+        "repairs",
+        jobId,
         () ->
             repairs.findByJobIdAndWithdrawnAtIsNullOrderByWrittenAt(jobId).stream()
                 .map(

@@ -2,12 +2,14 @@ package gotera.web.storage;
 
 import gotera.web.figures.Entry;
 import gotera.web.figures.FiguresResolver;
+import gotera.web.kept.Mark;
 import gotera.web.storage.Entries.StoredAlready;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.net.URI;
 import java.util.HashMap;
 import java.util.Map;
+import java.util.UUID;
 import org.jspecify.annotations.Nullable;
 import org.springframework.beans.factory.config.BeanPostProcessor;
 import org.springframework.context.annotation.Bean;
@@ -82,7 +84,8 @@ class EntryPages implements WebMvcConfigurer, HandlerInterceptor {
         return guard; // a form that only reads
       }
       Map<String, String> fields = new HashMap<>(guard);
-      fields.put(Entries.FIELD, java.util.UUID.randomUUID().toString());
+      fields.put(
+          Entries.FIELD, Mark.wanted(request) ? Mark.ENTRY.text() : UUID.randomUUID().toString());
       fields.put(FiguresResolver.UNITS, FiguresResolver.of(request).units().word());
       return fields;
     }

@@ -18,6 +18,12 @@ import org.springframework.web.context.request.ServletRequestAttributes;
 public class RequestMemo {
   private static final String MEMO = RequestMemo.class.getName();
 
+  /** Whether a page is being read: then nothing is written meanwhile. */
+  public boolean remembers() {
+    return RequestContextHolder.getRequestAttributes() instanceof ServletRequestAttributes request
+        && request.getRequest().getMethod().equals("GET");
+  }
+
   /**
    * The value, read at most once for a page.
    *
@@ -25,10 +31,10 @@ public class RequestMemo {
    */
   @SuppressWarnings("unchecked")
   public <T> T of(List<Object> what, Supplier<T> read) {
-    if (!(RequestContextHolder.getRequestAttributes() instanceof ServletRequestAttributes request)
-        || !request.getRequest().getMethod().equals("GET")) {
+    if (!remembers()) {
       return read.get();
     }
+    RequestAttributes request = RequestContextHolder.currentRequestAttributes();
     Map<List<Object>, Object> memo =
         (Map<List<Object>, Object>) request.getAttribute(MEMO, RequestAttributes.SCOPE_REQUEST);
     if (memo == null) {

@@ -2,12 +2,11 @@ package gotera.web.pressure.hold;
 
 import gotera.drawing.CurveDrawing;
 import gotera.pressure.Decider;
-import gotera.pressure.PressureTest;
-import gotera.pressure.Remedy;
 import gotera.pressure.law.Medium;
 import gotera.pressure.trace.Trace;
 import gotera.uncertainty.DecisionLimits;
 import gotera.web.figures.Figures;
+import gotera.web.pressure.ByProducts;
 import gotera.web.pressure.HoldCurve;
 import gotera.web.pressure.Phase;
 import gotera.web.pressure.PressureTestView;
@@ -30,6 +29,7 @@ public class PressurePages {
   private final Rows rows;
   private final Origins origins;
   private final Beside beside;
+  private final ByProducts byProducts;
   private final Words words;
 
   public PressurePages(
@@ -39,7 +39,9 @@ public class PressurePages {
       Rows rows,
       Origins origins,
       Beside beside,
+      ByProducts byProducts,
       Words words) {
+    this.byProducts = byProducts;
     this.verdicts = verdicts;
     this.curves = curves;
     this.compliance = compliance;
@@ -159,12 +161,7 @@ public class PressurePages {
 
   /** What would decide the test, the fewest answers first. */
   private List<PressurePage.DeciderShown> deciders(PressureTestView test, Figures figures) {
-    if (test.trace().size() < 2 || test.pumping()) {
-      return List.of();
-    }
-    return Decider.of(new PressureTest(test.trace(), test.conditions()), test.result()).stream()
-        .map(d -> decider(d, test, figures))
-        .toList();
+    return byProducts.deciders(test).stream().map(d -> decider(d, test, figures)).toList();
   }
 
   private PressurePage.DeciderShown decider(
@@ -219,10 +216,7 @@ public class PressurePages {
   }
 
   private List<String> remedies(PressureTestView test, Figures figures) {
-    if (test.pumping()) {
-      return List.of();
-    }
-    return Remedy.of(new PressureTest(test.trace(), test.conditions()), test.result()).stream()
+    return byProducts.remedies(test).stream()
         .map(
             r ->
                 words.say(
