@@ -29,6 +29,7 @@ import java.util.regex.Pattern;
  * Load PORT LOGIN PASSWORD CLIENTS SECONDS get PATH…     pages, one after the other
  * Load PORT LOGIN PASSWORD 1 TIMES times PATH            a page so many times, with nothing said
  * Load PORT LOGIN PASSWORD 1 1 job VEHICLE               where its job is
+ * Load PORT LOGIN PASSWORD 1 1 cookie                    what somebody who is signed in sends
  * Load PORT - - 1 1 style                                where the style is
  * Load PORT - - CLIENTS SECONDS get PATH…                the same without signing in
  * </pre>
@@ -52,6 +53,12 @@ public final class Load {
         for (int i = 0; i < seconds; i++) {
           one.get(arguments[6]);
         }
+      }
+      return;
+    }
+    if (arguments[5].equals("cookie")) {
+      try (Person one = new Person(port, login, password)) {
+        one.cookies.forEach((name, value) -> System.out.println(name + "=" + value));
       }
       return;
     }

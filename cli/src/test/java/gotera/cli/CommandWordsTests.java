@@ -49,7 +49,9 @@ class CommandWordsTests {
   static List<String> words() throws IOException {
     Matcher usage =
         Pattern.compile("(?m)^  ([a-z-]+) ").matcher(Files.readString(COMMAND).split("TEXT")[1]);
-    List<String> words = usage.results().map(r -> r.group(1)).toList();
+    // a simulated gauge tells its options itself, once it is built
+    List<String> words =
+        usage.results().map(r -> r.group(1)).filter(w -> !w.equals("gauge")).toList();
     assertThat(words).hasSizeGreaterThan(20);
     return words;
   }
@@ -57,11 +59,9 @@ class CommandWordsTests {
   @ParameterizedTest
   @MethodSource("words")
   void everyWordSaysWhatItDoes(String word) {
-    if (!word.equals("gauge")) { // a simulated gauge tells its options itself, once it is built
-      Ended help = run(word, "--help");
-      assertThat(help.status()).as(help.said()).isZero();
-      assertThat(help.said()).isNotBlank().doesNotContain("#!/");
-    }
+    Ended help = run(word, "--help");
+    assertThat(help.status()).as(help.said()).isZero();
+    assertThat(help.said()).isNotBlank().doesNotContain("#!/");
     assertThat(folder.toFile().list()).as("nothing is left behind").containsExactly("said");
   }
 

@@ -79,7 +79,9 @@ class DiskFullTests {
                   .get(begun.job() + "/pressure-test")
                   .header("Gotera-Refusal")
                   .matches("disk|database"));
-      Server.pause(4000);
+      server.until(
+          "the supervisor waits for room",
+          () -> Script.read(FOLDER.resolve("supervise.log")).contains("no room on the disk"));
       Files.delete(filler);
       long freed = System.nanoTime();
       server.until("the hold goes on", () -> status(technician, begun.test()) == 302);

@@ -7,11 +7,11 @@ import java.util.Map;
 import org.junit.jupiter.api.Test;
 
 /**
- * An acknowledged reading is durable, whatever is killed. Three kills of each here; twenty by
+ * An acknowledged reading is durable, whatever is killed. One kill of each here; twenty by
  * bench/kill-drill.
  */
 class KillDrillTests {
-  private static final int KILLS = Integer.getInteger("gotera.kills", 3);
+  private static final int KILLS = Integer.getInteger("gotera.kills", 1);
   private static final long SEED = Long.getLong("gotera.seed", 4711);
 
   @Test

@@ -12,33 +12,37 @@ import org.junit.jupiter.api.extension.ExtendWith;
 @ExtendWith(Application.class)
 class WaysBackTests {
 
+  /** Counts what the browser feels: each press, and each field that something is typed into. */
+  private static final String COUNT =
+      """
+      (() => {
+        const more = () => sessionStorage.setItem('done', 1 + Number(sessionStorage.getItem('done')));
+        let typed = null;
+        addEventListener('click', (e) => { if (e.isTrusted) { typed = null; more(); } }, true);
+        addEventListener('input', (e) => { if (e.target !== typed) { typed = e.target; more(); } }, true);
+      })()""";
+
   /** What somebody does who was never here before; each of it is one tap or one field. */
   @Test
   void aNewcomerIsAtAVerdictWithinElevenInteractions(Application.Running application) {
     try (Bench bench = Bench.of(application)) {
-      int done = 0;
+      bench.page.context().addInitScript(COUNT);
+      bench.open("/");
+      bench.page.evaluate("sessionStorage.removeItem('done')");
       bench.click("Start a test now");
-      done++;
       bench.fill("Stamped on the cap", "16 psi");
-      done++;
       bench.fill("Finest reading you can make", "0.5 kPa");
-      done++;
       bench.click("Begin pumping");
-      done++;
       // pump, read, shut: what was typed goes with the button that is pressed
       bench.page.locator("#gauge").fill("110");
-      done++;
       bench.click("Valve shut");
-      done++;
       bench.page.locator("#gauge").fill("109.5");
-      done++;
       bench.click("Finish");
-      done++;
       bench.click("Finish and seal");
-      done++;
       bench.shows(".said", "Not proven");
       bench.shows("#entries summary", "2 read");
-      Assertions.assertThat(done).isLessThanOrEqualTo(11);
+      int done = Integer.parseInt(bench.page.evaluate("sessionStorage.getItem('done')").toString());
+      Assertions.assertThat(done).as("what the browser counted").isBetween(9, 11);
     }
   }
 

@@ -11,8 +11,8 @@ import gotera.web.photo.Photograph;
 import gotera.web.pressure.PressureService;
 import gotera.web.pressure.Readings;
 import gotera.web.pressure.TypedReading;
-import gotera.web.pressure.trace.Added;
 import gotera.web.pressure.trace.Reading;
+import gotera.web.pressure.trace.Written;
 import gotera.web.storage.Write;
 import java.sql.ResultSet;
 import java.sql.SQLException;
@@ -135,9 +135,9 @@ class CameraService {
 
   /** Keeps what was read of a frame; the frames of the first and the last are kept, too. */
   @Write
-  public Added keep(
+  public Written keep(
       UUID test, UUID entry, Photograph frame, double kilopascals, boolean last, String by) {
-    Added added =
+    Written added =
         readings.add(
             test,
             Optional.of(

@@ -1,6 +1,6 @@
 package gotera.web.pressure;
 
-import gotera.web.pressure.trace.Added;
+import gotera.web.pressure.trace.Written;
 import gotera.web.storage.Identifiers;
 import gotera.web.storage.RequestMemo;
 import gotera.web.storage.Write;
@@ -35,18 +35,18 @@ public class Catches {
 
   /** Keeps what was caught from an inside place during a test. */
   @Write
-  public Added keep(UUID testId, Caught what, String by) {
+  public Written keep(UUID testId, Caught what, String by) {
     return open.add(
         testId,
         test -> {
           caught.save(new CaughtRecord(identifiers.next(), testId, what, clock.instant(), by));
-          return Added.YES;
+          return Written.DONE;
         });
   }
 
   /** Takes a catch back; it stays in the history. */
   @Write
-  public Added withdraw(UUID testId, UUID id, String by) {
+  public Written withdraw(UUID testId, UUID id, String by) {
     return open.add(
         testId,
         test -> {
@@ -58,7 +58,7 @@ public class Catches {
                     c.withdrawnAt = clock.instant();
                     c.withdrawnBy = by;
                   });
-          return kept.isPresent() ? Added.YES : Added.GONE;
+          return kept.isPresent() ? Written.DONE : Written.GONE;
         });
   }
 

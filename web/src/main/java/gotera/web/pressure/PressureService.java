@@ -5,7 +5,7 @@ import gotera.pressure.setup.HoldSetup;
 import gotera.web.cap.CapChanged;
 import gotera.web.frame.NotFound;
 import gotera.web.job.JobChanges;
-import gotera.web.pressure.trace.Added;
+import gotera.web.pressure.trace.Written;
 import gotera.web.storage.Identifiers;
 import gotera.web.storage.RequestMemo;
 import gotera.web.storage.Write;
@@ -82,7 +82,7 @@ public class PressureService {
 
   /** Describes a test anew. A finished one stays as it is. */
   @Write
-  public Added setUp(UUID testId, HoldSetup hold, String readingMode, String loop) {
+  public Written setUp(UUID testId, HoldSetup hold, String readingMode, String loop) {
     return open.change(
         testId,
         test -> {
@@ -94,7 +94,7 @@ public class PressureService {
 
   /** Changes the description of a test that is not sealed, as it stands now. */
   @Write
-  public Added edit(UUID testId, UnaryOperator<HoldSetup> change) {
+  public Written edit(UUID testId, UnaryOperator<HoldSetup> change) {
     return open.change(
         testId, test -> test.hold = HoldText.of(change.apply(HoldText.read(test.hold))));
   }

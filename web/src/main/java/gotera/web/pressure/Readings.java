@@ -6,11 +6,11 @@ import gotera.pressure.setup.PastHold;
 import gotera.pressure.trace.Trace;
 import gotera.pressure.trace.TraceEvent;
 import gotera.web.frame.NotFound;
-import gotera.web.pressure.trace.Added;
 import gotera.web.pressure.trace.Contents;
 import gotera.web.pressure.trace.Reading;
 import gotera.web.pressure.trace.TraceReader;
 import gotera.web.pressure.trace.TraceStore;
+import gotera.web.pressure.trace.Written;
 import gotera.web.storage.Write;
 import java.time.Clock;
 import java.time.Duration;
@@ -62,12 +62,12 @@ public class Readings {
 
   /** Adds a reading, and what was done after it. Once this returns, both are durable. */
   @Write
-  public Added add(
+  public Written add(
       UUID testId, Optional<TypedReading> reading, Optional<TraceEvent.Kind> event, String by) {
     return open.add(
         testId,
         test -> {
-          Added added = reading.map(r -> read(test, r, by)).orElse(Added.YES);
+          Written added = reading.map(r -> read(test, r, by)).orElse(Written.DONE);
           if (added.isDone()) {
             event.ifPresent(e -> happened(test, e, by));
             tests.save(test);
@@ -92,9 +92,9 @@ public class Readings {
    * @param news whether the pages of the job are told
    */
   @Write
-  public Added addBlock(
+  public Written addBlock(
       UUID testId, List<Reading> block, List<TraceEvent> events, boolean news, String by) {
-    Function<PressureTestRecord, Added> adding =
+    Function<PressureTestRecord, Written> adding =
         test -> {
           traces.append(testId, block, by);
           for (TraceEvent event : events) {
@@ -104,13 +104,13 @@ public class Readings {
               tests.save(test);
             }
           }
-          return Added.YES;
+          return Written.DONE;
         };
     return news ? open.add(testId, adding) : open.addQuietly(testId, adding);
   }
 
-  private Added read(PressureTestRecord test, TypedReading typed, String by) {
-    Added added = traces.append(test.id, typed.entry(), typed.reading(), typed.timeTyped(), by);
+  private Written read(PressureTestRecord test, TypedReading typed, String by) {
+    Written added = traces.append(test.id, typed.entry(), typed.reading(), typed.timeTyped(), by);
     test.writtenLater |= added.isDone() && typed.later();
     return added;
   }
@@ -142,19 +142,20 @@ public class Readings {
 
   /** Adds an event. */
   @Write
-  public Added addEvent(UUID testId, TraceEvent event, String by) {
+  public Written addEvent(UUID testId, TraceEvent event, String by) {
     return open.add(
         testId,
         test -> {
           traces.append(testId, event, by);
-          return Added.YES;
+          return Written.DONE;
         });
   }
 
   /** Adds a whole trace to a test that has nothing yet. */
   @Write
-  public Added addTrace(UUID testId, Trace trace, String by) {
-    return open.add(testId, test -> traces.append(testId, trace, by) ? Added.YES : Added.NOT_EMPTY);
+  public Written addTrace(UUID testId, Trace trace, String by) {
+    return open.add(
+        testId, test -> traces.append(testId, trace, by) ? Written.DONE : Written.NOT_EMPTY);
   }
 
   /** Whether what was kept last came with a file. */
@@ -165,7 +166,7 @@ public class Readings {
 
   /** Takes back what was kept last, reading or event. It stays stored, but does not count. */
   @Write
-  public Added undo(UUID testId, boolean wholeFile, String by) {
+  public Written undo(UUID testId, boolean wholeFile, String by) {
     return open.add(
         testId,
         test -> {
@@ -174,30 +175,30 @@ public class Readings {
           } else {
             traces.retractLast(testId, by);
           }
-          return Added.YES;
+          return Written.DONE;
         });
   }
 
   /** Takes one reading back. */
   @Write
-  public Added withdraw(UUID testId, UUID block, int index, String by) {
+  public Written withdraw(UUID testId, UUID block, int index, String by) {
     return open.add(testId, test -> done(traces.withdraw(testId, block, index, by)));
   }
 
   /** Puts another reading in the place of one. */
   @Write
-  public Added correct(UUID testId, UUID block, int index, Reading reading, String by) {
+  public Written correct(UUID testId, UUID block, int index, Reading reading, String by) {
     return open.add(testId, test -> traces.correct(testId, block, index, reading, by));
   }
 
   /** Takes one event back. */
   @Write
-  public Added withdrawEvent(UUID testId, UUID event, String by) {
+  public Written withdrawEvent(UUID testId, UUID event, String by) {
     return open.add(testId, test -> done(traces.withdrawEvent(testId, event, by)));
   }
 
-  private static Added done(boolean there) {
-    return there ? Added.YES : Added.GONE;
+  private static Written done(boolean there) {
+    return there ? Written.DONE : Written.GONE;
   }
 
   /** What a test holds, with where each is kept. */

@@ -2,7 +2,7 @@ package gotera.web.pressure;
 
 import gotera.web.frame.NotFound;
 import gotera.web.job.JobChanges;
-import gotera.web.pressure.trace.Added;
+import gotera.web.pressure.trace.Written;
 import java.util.UUID;
 import java.util.function.Consumer;
 import java.util.function.Function;
@@ -25,8 +25,8 @@ class UnfinishedTest {
   }
 
   /** Adds to a test that is not sealed; its job has changed if that was done. */
-  Added add(UUID testId, Function<PressureTestRecord, Added> adding) {
-    Added added = addQuietly(testId, adding);
+  Written add(UUID testId, Function<PressureTestRecord, Written> adding) {
+    Written added = addQuietly(testId, adding);
     if (added.isDone()) {
       counted(locked(testId));
     }
@@ -34,19 +34,19 @@ class UnfinishedTest {
   }
 
   /** The same, and whoever watches the job is not told. */
-  Added addQuietly(UUID testId, Function<PressureTestRecord, Added> adding) {
+  Written addQuietly(UUID testId, Function<PressureTestRecord, Written> adding) {
     PressureTestRecord test = locked(testId);
-    return test.finishedAt != null ? Added.FINISHED : adding.apply(test);
+    return test.finishedAt != null ? Written.FINISHED : adding.apply(test);
   }
 
   /** Changes a test that is not sealed. */
-  Added change(UUID testId, Consumer<PressureTestRecord> change) {
+  Written change(UUID testId, Consumer<PressureTestRecord> change) {
     return add(
         testId,
         test -> {
           change.accept(test);
           tests.save(test);
-          return Added.YES;
+          return Written.DONE;
         });
   }
 

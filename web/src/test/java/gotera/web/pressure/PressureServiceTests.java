@@ -10,9 +10,9 @@ import gotera.pressure.trace.TraceEvent;
 import gotera.pressure.verdict.VerdictKind;
 import gotera.web.ApplicationParts;
 import gotera.web.job.JobService;
-import gotera.web.pressure.trace.Added;
 import gotera.web.pressure.trace.Kept;
 import gotera.web.pressure.trace.Reading;
+import gotera.web.pressure.trace.Written;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -54,8 +54,8 @@ class PressureServiceTests {
 
   @Test
   void aReadingOnceAcknowledgedIsStored() {
-    assertThat(read(10, 110)).isEqualTo(Added.YES);
-    assertThat(read(20, 109.5)).isEqualTo(Added.YES);
+    assertThat(read(10, 110)).isEqualTo(Written.DONE);
+    assertThat(read(20, 109.5)).isEqualTo(Written.DONE);
     assertThat(stored()).isEqualTo(2);
     assertThat(tests.require(test).trace().gauge(1)).isEqualTo(109.5);
   }
@@ -64,17 +64,17 @@ class PressureServiceTests {
   void whatIsTypedWithItsTimeGoesWhereItBelongs() {
     read(10, 110);
     read(30, 108);
-    assertThat(read(20, 109)).isEqualTo(Added.YES);
+    assertThat(read(20, 109)).isEqualTo(Written.DONE);
     assertThat(gauges()).containsExactly(110, 109, 108);
-    assertThat(read(20, 107)).as("two at one moment").isEqualTo(Added.SAME_TIME);
-    assertThat(read(1e7, 107)).as("months away").isEqualTo(Added.TOO_FAR);
+    assertThat(read(20, 107)).as("two at one moment").isEqualTo(Written.SAME_TIME);
+    assertThat(read(1e7, 107)).as("months away").isEqualTo(Written.TOO_FAR);
     assertThat(stored()).isEqualTo(3);
   }
 
   @Test
   void aClockThatGoesBackLosesNothing() {
     read(100, 110);
-    assertThat(add(UUID.randomUUID(), 40, 109, false)).isEqualTo(Added.CLOCK_BACK);
+    assertThat(add(UUID.randomUUID(), 40, 109, false)).isEqualTo(Written.CLOCK_BACK);
     assertThat(tests.require(test).trace().seconds(1)).isEqualTo(101);
     assertThat(gauges()).containsExactly(110, 109);
   }
@@ -82,8 +82,8 @@ class PressureServiceTests {
   @Test
   void theSameEntryTwiceIsOneReading() {
     UUID entry = UUID.randomUUID();
-    assertThat(add(entry, 10, 110, true)).isEqualTo(Added.YES);
-    assertThat(add(entry, 12, 110, true)).isEqualTo(Added.YES);
+    assertThat(add(entry, 10, 110, true)).isEqualTo(Written.DONE);
+    assertThat(add(entry, 12, 110, true)).isEqualTo(Written.DONE);
     assertThat(stored()).isEqualTo(1);
   }
 
@@ -102,7 +102,7 @@ class PressureServiceTests {
     assertThat(gauges()).containsExactly(110, 109.5, 109);
     assertThat(readings.withdraw(test, wrong.block(), wrong.index(), "someone"))
         .as("somebody else was faster")
-        .isEqualTo(Added.GONE);
+        .isEqualTo(Written.GONE);
     Kept first = readings.contents(test).readings().get(0);
     readings.withdraw(test, first.block(), first.index(), "someone");
     assertThat(gauges()).containsExactly(109.5, 109);
@@ -131,7 +131,7 @@ class PressureServiceTests {
     sealing.finish(test);
     sealing.reopen(test, "someone");
     assertThat(tests.require(test).finishedAt().isPresent()).isFalse();
-    assertThat(read(910, 98)).isEqualTo(Added.YES);
+    assertThat(read(910, 98)).isEqualTo(Written.DONE);
     sealing.finish(test);
     assertThat(sealing.holds(test)).isTrue();
     assertThat(
@@ -163,7 +163,7 @@ class PressureServiceTests {
     readings.undo(test, false, "someone");
     assertThat(tests.require(test).trace().size()).isEqualTo(1);
     assertThat(stored()).isEqualTo(2);
-    assertThat(read(20, 109)).isEqualTo(Added.YES);
+    assertThat(read(20, 109)).isEqualTo(Written.DONE);
   }
 
   @Test
@@ -171,8 +171,8 @@ class PressureServiceTests {
     read(10, 110);
     read(600, 90);
     sealing.finish(test);
-    assertThat(read(700, 80)).isEqualTo(Added.FINISHED);
-    assertThat(readings.undo(test, false, "someone")).isEqualTo(Added.FINISHED);
+    assertThat(read(700, 80)).isEqualTo(Written.FINISHED);
+    assertThat(readings.undo(test, false, "someone")).isEqualTo(Written.FINISHED);
     assertThat(sealing.holds(test)).isTrue();
     // someone tampers with the readings, and the seal tells; then they are put back for other tests
     String tamper = "update trace_block set payload = reverse(payload) where pressure_test_id = ?";
@@ -207,7 +207,7 @@ class PressureServiceTests {
     }
     trace.event(TraceEvent.at(1, TraceEvent.Kind.VALVE_SHUT));
     Trace written = trace.build();
-    assertThat(readings.addTrace(test, written, "someone")).isEqualTo(Added.YES);
+    assertThat(readings.addTrace(test, written, "someone")).isEqualTo(Written.DONE);
     assertThat(stored()).isEqualTo(3);
     Trace read = tests.require(test).trace();
     assertThat(read.size()).isEqualTo(20_000);
@@ -215,7 +215,7 @@ class PressureServiceTests {
       assertThat(read.gauge(i)).isEqualTo(written.gauge(i));
       assertThat(read.hasTemperature(i)).isEqualTo(i % 2 == 0);
     }
-    assertThat(readings.addTrace(test, written, "someone")).isEqualTo(Added.NOT_EMPTY);
+    assertThat(readings.addTrace(test, written, "someone")).isEqualTo(Written.NOT_EMPTY);
   }
 
   @Test
@@ -235,16 +235,16 @@ class PressureServiceTests {
   private int keep(double offset) {
     int acknowledged = 0;
     for (int i = 0; i < 15; i++) {
-      acknowledged += read(i + offset, 110) == Added.YES ? 1 : 0;
+      acknowledged += read(i + offset, 110) == Written.DONE ? 1 : 0;
     }
     return acknowledged;
   }
 
-  private Added read(double seconds, double kilopascals) {
+  private Written read(double seconds, double kilopascals) {
     return add(UUID.randomUUID(), seconds, kilopascals, true);
   }
 
-  private Added add(UUID entry, double seconds, double kilopascals, boolean timeTyped) {
+  private Written add(UUID entry, double seconds, double kilopascals, boolean timeTyped) {
     return readings.add(
         test,
         Optional.of(

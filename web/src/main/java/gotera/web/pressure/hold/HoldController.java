@@ -16,7 +16,7 @@ import gotera.web.pressure.PressureTestView;
 import gotera.web.pressure.Readings;
 import gotera.web.pressure.compliance.DrawForm;
 import gotera.web.pressure.compliance.StrokeForm;
-import gotera.web.pressure.trace.Added;
+import gotera.web.pressure.trace.Written;
 import gotera.web.words.Words;
 import java.security.Principal;
 import java.util.ArrayList;
@@ -66,14 +66,14 @@ class HoldController {
   private <T> Object keep(
       PressureTestView test,
       Sent<T> sent,
-      Function<T, Added> keeping,
+      Function<T, Written> keeping,
       Figures figures,
       Model model) {
     FieldProblems problems = new FieldProblems(words);
     Optional<T> read = sent.read().apply(problems);
     if (read.isPresent() && problems.none()) {
-      Added added = keeping.apply(read.get());
-      if (added == Added.YES) {
+      Written added = keeping.apply(read.get());
+      if (added == Written.DONE) {
         return PressureBench.back(test);
       }
       problems.add("form", PressureBench.refusal(added));
@@ -82,10 +82,10 @@ class HoldController {
     return refused(test, problems, figures, model);
   }
 
-  private Added drawn(PressureTestView test, Draw draw, boolean closing, Principal principal) {
-    Added added =
+  private Written drawn(PressureTestView test, Draw draw, boolean closing, Principal principal) {
+    Written added =
         tests.edit(test.id(), h -> closing ? closing(h, Optional.of(draw)) : measuring(h, draw));
-    if (added == Added.YES) {
+    if (added == Written.DONE) {
       mark(test, draw, principal);
     }
     return added;
@@ -116,7 +116,7 @@ class HoldController {
       Model model) {
     PressureTestView test = tests.require(testId);
     boolean closing = drawKind.equals("closing");
-    Added added =
+    Written added =
         tests.edit(
             testId,
             h ->
@@ -168,13 +168,13 @@ class HoldController {
     if (!answer.equals(Decider.Answer.OVERNIGHT.word())) {
       throw new NotFound("answer " + answer);
     }
-    Added added =
+    Written added =
         tests.edit(testId, h -> h.with(h.surroundings().stood(Optional.of(new Soak.Overnight()))));
     return done(test, added, figures, model);
   }
 
-  private Object done(PressureTestView test, Added added, Figures figures, Model model) {
-    if (added == Added.YES) {
+  private Object done(PressureTestView test, Written added, Figures figures, Model model) {
+    if (added == Written.DONE) {
       return PressureBench.back(test);
     }
     FieldProblems problems = new FieldProblems(words);

@@ -13,7 +13,7 @@ import gotera.web.pressure.Where;
 import gotera.web.pressure.Writers;
 import gotera.web.pressure.compliance.DrawForm;
 import gotera.web.pressure.compliance.StrokeForm;
-import gotera.web.pressure.trace.Added;
+import gotera.web.pressure.trace.Written;
 import gotera.web.words.Words;
 import java.util.List;
 import java.util.Map;
@@ -139,14 +139,14 @@ public class PressureBench {
   }
 
   /** Why something was not added to a test. */
-  static String refusal(Added added) {
+  static String refusal(Written added) {
     return switch (added) {
       case SAME_TIME -> "problem.same-time";
       case TOO_FAR -> "problem.too-far";
       case ANOTHER_TEST -> "problem.another-test";
       case GONE -> "problem.gone";
       case NOT_EMPTY -> "problem.not-empty";
-      case FINISHED, YES, CLOCK_BACK -> "problem.finished";
+      case FINISHED, DONE, CLOCK_BACK -> "problem.finished";
     };
   }
 

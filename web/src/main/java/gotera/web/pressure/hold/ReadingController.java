@@ -13,7 +13,7 @@ import gotera.web.pressure.Sealing;
 import gotera.web.pressure.TypedReading;
 import gotera.web.pressure.Where;
 import gotera.web.pressure.Writers;
-import gotera.web.pressure.trace.Added;
+import gotera.web.pressure.trace.Written;
 import gotera.web.storage.Identifiers;
 import gotera.web.words.Words;
 import gotera.word.Worded;
@@ -122,11 +122,11 @@ class ReadingController {
       writers.alone(testId).ifPresent(w -> problems.add("form", "problem.gauge-writes", w.name()));
     }
     if (problems.none()) {
-      Added added = readings.add(testId, reading, event, principal.getName());
-      if (added == Added.YES) {
+      Written added = readings.add(testId, reading, event, principal.getName());
+      if (added == Written.DONE) {
         return Optional.empty();
       }
-      if (added == Added.CLOCK_BACK) {
+      if (added == Written.CLOCK_BACK) {
         once.addFlashAttribute("notice", words.say("pressure.clock-back"));
         return Optional.empty();
       }
@@ -139,8 +139,8 @@ class ReadingController {
             bench.page(tests.require(testId), form, problems.sentences(), figures, model), model));
   }
 
-  private static void refuse(FieldProblems problems, Added added) {
-    boolean time = added == Added.SAME_TIME || added == Added.TOO_FAR;
+  private static void refuse(FieldProblems problems, Written added) {
+    boolean time = added == Written.SAME_TIME || added == Written.TOO_FAR;
     problems.add(time ? "at" : "form", PressureBench.refusal(added));
   }
 
@@ -181,7 +181,7 @@ class ReadingController {
     if (what.isEmpty() && readings.lastIsOfAFile(testId)) {
       return PressureBench.back(tests.where(testId)) + "&undoing=true";
     }
-    Added added = readings.undo(testId, what.equals("file"), principal.getName());
+    Written added = readings.undo(testId, what.equals("file"), principal.getName());
     return done(testId, added, figures, model);
   }
 
@@ -216,9 +216,9 @@ class ReadingController {
     Optional<TypedReading> reading =
         form.afterwards().read(problems, running, identifiers.next(), figures);
     if (reading.isPresent()) {
-      Added added =
+      Written added =
           readings.correct(testId, block, index, reading.get().reading(), principal.getName());
-      if (added == Added.YES || added == Added.GONE || added == Added.FINISHED) {
+      if (added == Written.DONE || added == Written.GONE || added == Written.FINISHED) {
         return done(testId, added, figures, model);
       }
       refuse(problems, added);
@@ -243,8 +243,8 @@ class ReadingController {
   }
 
   /** Back to the bench, or the reason why nothing was done. */
-  private Object done(UUID testId, Added added, Figures figures, Model model) {
-    if (added == Added.YES) {
+  private Object done(UUID testId, Written added, Figures figures, Model model) {
+    if (added == Written.DONE) {
       return PressureBench.back(tests.where(testId));
     }
     FieldProblems problems = new FieldProblems(words);

@@ -53,7 +53,7 @@ class TraceController {
     ReadOutcome<Trace> read = read(file);
     if (read instanceof ReadOutcome.Accepted<Trace> accepted) {
       switch (readings.addTrace(testId, accepted.value(), principal.getName())) {
-        case YES -> {
+        case DONE -> {
           return PressureBench.back(test);
         }
         case FINISHED -> problems.add("file", "problem.finished");

@@ -20,7 +20,7 @@ import gotera.web.pressure.PressureTestView;
 import gotera.web.pressure.compliance.ComplianceWords;
 import gotera.web.pressure.hold.PressureBench;
 import gotera.web.pressure.hold.ReadingForm;
-import gotera.web.pressure.trace.Added;
+import gotera.web.pressure.trace.Written;
 import gotera.web.settings.WorkshopProperties;
 import gotera.web.words.Words;
 import java.security.Principal;
@@ -168,8 +168,8 @@ class SetupController {
                     SetupReading.anew(
                         form, problems, known(test.jobId(), c), tools, figures, test.hold()));
     if (hold.isPresent()) {
-      Added added = tests.setUp(testId, hold.get(), tools.readingMode(form), form.loop());
-      if (added == Added.YES) {
+      Written added = tests.setUp(testId, hold.get(), tools.readingMode(form), form.loop());
+      if (added == Written.DONE) {
         return PressureBench.back(test);
       }
       problems.add("form", "problem.finished");

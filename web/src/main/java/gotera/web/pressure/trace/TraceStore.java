@@ -49,15 +49,15 @@ public class TraceStore {
    *
    * @param typed whether its time was typed: then it goes where it belongs
    */
-  public Added append(UUID testId, UUID entry, Reading reading, boolean typed, String by) {
+  public Written append(UUID testId, UUID entry, Reading reading, boolean typed, String by) {
     Tail tail = reader.tail(testId, entry);
     if (tail.entryOf().isPresent()) {
-      return tail.entryOf().get().equals(testId) ? Added.YES : Added.ANOTHER_TEST;
+      return tail.entryOf().get().equals(testId) ? Written.DONE : Written.ANOTHER_TEST;
     }
     double seconds = reading.seconds();
-    Added appended = Added.YES;
+    Written appended = Written.DONE;
     if (typed && taken(reader.contents(testId).readings(), seconds)) {
-      return Added.SAME_TIME;
+      return Written.SAME_TIME;
     }
     Optional<Span> span = tail.span();
     double at = seconds;
@@ -65,10 +65,10 @@ public class TraceStore {
       // two hands at the same moment follow each other; a clock that went back is told
       boolean together = span.get().last() - seconds < TraceEvent.SAME_TIME;
       at = span.get().last() + (together ? TraceEvent.TOLD_APART : TraceEvent.SAME_TIME);
-      appended = together ? Added.YES : Added.CLOCK_BACK;
+      appended = together ? Written.DONE : Written.CLOCK_BACK;
     }
     if (tooFar(span, at)) {
-      return Added.TOO_FAR;
+      return Written.TOO_FAR;
     }
     ByteBuffer packed =
         pack(List.of(new Kept(entry, 0, at, reading.kilopascals(), reading.kelvinless(), false)));
@@ -206,23 +206,23 @@ public class TraceStore {
   }
 
   /** Puts another reading in the place of one. */
-  public Added correct(UUID testId, UUID blockId, int index, Reading reading, String by) {
+  public Written correct(UUID testId, UUID blockId, int index, Reading reading, String by) {
     Optional<TraceBlockRecord> block = of(testId, blockId, index);
     if (block.isEmpty()) {
-      return Added.GONE;
+      return Written.GONE;
     }
     List<Kept> others =
         reader.contents(testId).readings().stream()
             .filter(r -> !r.block().equals(blockId) || r.index() != index)
             .toList();
     if (taken(others, reading.seconds())) {
-      return Added.SAME_TIME;
+      return Written.SAME_TIME;
     }
     if (tooFar(span(others), reading.seconds())) {
-      return Added.TOO_FAR;
+      return Written.TOO_FAR;
     }
     replace(testId, block.get(), OptionalInt.of(index), Optional.of(reading), by);
-    return Added.YES;
+    return Written.DONE;
   }
 
   private Optional<TraceBlockRecord> of(UUID testId, UUID blockId, int index) {

@@ -1,9 +1,9 @@
 package gotera.web.pressure.trace;
 
-/** What became of adding something to a test. */
-public enum Added {
+/** How a write to a test ended. */
+public enum Written {
   /** It is stored. */
-  YES,
+  DONE,
   /** It is stored behind the last reading: the clock had gone back. */
   CLOCK_BACK,
   /** The test is sealed; nothing can be added. */
@@ -21,6 +21,6 @@ public enum Added {
 
   /** Whether it is stored. */
   public boolean isDone() {
-    return this == YES || this == CLOCK_BACK;
+    return this == DONE || this == CLOCK_BACK;
   }
 }
