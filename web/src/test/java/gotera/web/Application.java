@@ -17,6 +17,8 @@ import org.springframework.context.ConfigurableApplicationContext;
 public final class Application implements ParameterResolver {
   static final String PASSWORD = "only-for-tests";
 
+  private static Running running;
+
   /** Number of the process that runs tests beside others, from 1; each has all of its own. */
   static final int FORK = Integer.getInteger("test.fork", 1);
 
@@ -37,7 +39,7 @@ public final class Application implements ParameterResolver {
       Path database,
       AtomicReference<Server> other,
       Sessions sessions)
-      implements ExtensionContext.Store.CloseableResource {
+      implements AutoCloseable {
 
     /** A second process on the same database, with the limits as they are shipped. */
     synchronized Server second() {
@@ -73,10 +75,16 @@ public final class Application implements ParameterResolver {
 
   @Override
   public Object resolveParameter(ParameterContext parameter, ExtensionContext extension) {
-    return extension
-        .getRoot()
-        .getStore(ExtensionContext.Namespace.create(Application.class))
-        .getOrComputeIfAbsent(Running.class, key -> start(), Running.class);
+    return running();
+  }
+
+  /** Processes side by side are handed one class after another, each a run of its own. */
+  private static synchronized Running running() {
+    if (running == null) {
+      running = start();
+      Runtime.getRuntime().addShutdownHook(new Thread(running::close));
+    }
+    return running;
   }
 
   private static Running start() {

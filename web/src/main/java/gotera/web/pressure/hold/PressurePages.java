@@ -1,12 +1,9 @@
 package gotera.web.pressure.hold;
 
 import gotera.drawing.CurveDrawing;
-import gotera.pressure.Decider;
 import gotera.pressure.law.Medium;
 import gotera.pressure.trace.Trace;
-import gotera.uncertainty.DecisionLimits;
 import gotera.web.figures.Figures;
-import gotera.web.pressure.ByProducts;
 import gotera.web.pressure.HoldCurve;
 import gotera.web.pressure.Phase;
 import gotera.web.pressure.PressureTestView;
@@ -29,7 +26,7 @@ public class PressurePages {
   private final Rows rows;
   private final Origins origins;
   private final Beside beside;
-  private final ByProducts byProducts;
+  private final Undecided undecided;
   private final Words words;
 
   public PressurePages(
@@ -39,9 +36,9 @@ public class PressurePages {
       Rows rows,
       Origins origins,
       Beside beside,
-      ByProducts byProducts,
+      Undecided undecided,
       Words words) {
-    this.byProducts = byProducts;
+    this.undecided = undecided;
     this.verdicts = verdicts;
     this.curves = curves;
     this.compliance = compliance;
@@ -93,8 +90,8 @@ public class PressurePages {
         test.result().rate().map(origins::budget).orElse(List.of()),
         makerRule(test, figures),
         limit(test, figures),
-        deciders(test, figures),
-        remedies(test, figures),
+        undecided.deciders(test, figures),
+        undecided.remedies(test, figures),
         beside.of(test, figures),
         test.assumed().stream().map(m -> words.say("assumed." + m.member())).toList(),
         test.phase() == Phase.RE_TEST);
@@ -159,31 +156,6 @@ public class PressurePages {
         : Optional.empty();
   }
 
-  /** What would decide the test, the fewest answers first. */
-  private List<PressurePage.DeciderShown> deciders(PressureTestView test, Figures figures) {
-    return byProducts.deciders(test).stream().map(d -> decider(d, test, figures)).toList();
-  }
-
-  private PressurePage.DeciderShown decider(
-      Decider decider, PressureTestView test, Figures figures) {
-    List<String> asked =
-        decider.answers().stream().map(a -> words.say("decider." + a.word())).toList();
-    VerdictWords.Said then =
-        verdicts.say(
-            decider.result(),
-            test.conditions().rated().kilopascals(),
-            test.conditions().acceptance().limit(),
-            figures);
-    boolean tap =
-        decider.answers().size() == 1
-            && decider.answers().contains(Decider.Answer.OVERNIGHT)
-            && test.finishedAt().isEmpty();
-    return new PressurePage.DeciderShown(
-        String.join(words.say("decider.and"), asked),
-        words.say("decider.then", then.headline()),
-        tap ? Decider.Answer.OVERNIGHT.word() : "");
-  }
-
   private List<String> disturbances(PressureTestView test) {
     return test.result().disturbances().stream()
         .map(
@@ -213,21 +185,6 @@ public class PressurePages {
         + compliance
         + " \u00b7 "
         + words.say("purpose." + test.conditions().acceptance().purpose().word());
-  }
-
-  private List<String> remedies(PressureTestView test, Figures figures) {
-    return byProducts.remedies(test).stream()
-        .map(
-            r ->
-                words.say(
-                    "remedy." + r.kind().word(),
-                    switch (r.kind()) {
-                      case MINUTES -> Figures.plain(Math.ceil(r.figure()));
-                      case AIR -> figures.volume(r.figure());
-                      case GAUGE -> figures.step(r.figure());
-                      case TEMPERATURE -> Figures.twoDigits(DecisionLimits.halfWidth(r.figure()));
-                    }))
-        .toList();
   }
 
   private Optional<String> makerRule(PressureTestView test, Figures figures) {
