@@ -2,6 +2,9 @@ package gotera.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.LocalDate;
+import java.time.ZoneOffset;
+import java.util.Locale;
 import java.util.Map;
 import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
@@ -104,9 +107,21 @@ class JobListTests {
     assertThat(found(vehicle + "+gasket")).as("a place").contains(job);
     http.post(job + "/close", Map.of("ending", "not-found", "endingNote", "rusty"));
     assertThat(found(vehicle)).doesNotContain(job);
-    assertThat(http.get("/jobs/closed?q=" + vehicle + "+rusty").text())
-        .contains(job)
-        .contains("not found");
+    assertThat(closed(vehicle + "+rusty")).contains(job).contains("not found");
+    String today = LocalDate.now(ZoneOffset.UTC).toString();
+    String lower = vehicle.toLowerCase(Locale.ROOT);
+    for (String words :
+        new String[] {"+pudd", "+GASKET", "+not", "+left+wheel", "+" + today, "+" + today.substring(0, 7)}) {
+      assertThat(closed(vehicle + words)).as(words).contains(job);
+      assertThat(closed(lower + words)).as(lower + words).contains(job);
+    }
+    for (String odd : new String[] {"engine", "2019-13", "2019-02-31", "%2Brusty*x", "(", "1990-01-01", "%22@%22"}) {
+      assertThat(closed(vehicle + "+" + odd)).as(odd).doesNotContain(job).contains("Nothing found");
+    }
+  }
+
+  private String closed(String words) {
+    return http.get("/jobs/closed?q=" + words).text();
   }
 
   @Test

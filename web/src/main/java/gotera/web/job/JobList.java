@@ -4,8 +4,11 @@ import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Collections;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
@@ -60,9 +63,11 @@ class JobList {
 
   private final JdbcTemplate database;
   private final JobSummaries summaries;
+  private final JobWords index;
 
-  JobList(JdbcTemplate database, JobSummaries summaries) {
+  JobList(JdbcTemplate database, JobSummaries summaries, JobWords index) {
     this.database = database;
+    this.index = index;
     this.summaries = summaries;
   }
 
@@ -118,24 +123,36 @@ class JobList {
   private Rows read(String which, String order, Query query) {
     StringBuilder sql = new StringBuilder(ROWS).append(which);
     List<Object> parameters = new ArrayList<>();
-    query
-        .words()
-        .lines()
-        .flatMap(l -> List.of(l.split("\\s+")).stream())
-        .filter(w -> !w.isEmpty())
-        .limit(MOST_WORDS)
-        .forEach(
-            word -> {
-              sql.append(HAS);
-              for (int i = 0; i < HAS_PARAMETERS; i++) {
-                parameters.add("%" + word.replaceAll("([\\\\%_])", "\\\\$1") + "%");
-              }
-            });
+    List<String> words =
+        Arrays.stream(query.words().split("\\s+"))
+            .filter(w -> !w.isEmpty())
+            .limit(MOST_WORDS)
+            .toList();
+    for (String word : words) {
+      sql.append(HAS);
+      parameters.addAll(Collections.nCopies(HAS_PARAMETERS, anywhere(word)));
+    }
+    Optional<Set<UUID>> some =
+        which.equals(NOT_OPEN) ? index.having(words) : Optional.empty();
+    if (some.isPresent()) {
+      if (some.get().isEmpty()) {
+        return new Rows(List.of(), false);
+      }
+      sql.append(" and j.id in (")
+          .append(String.join(",", Collections.nCopies(some.get().size(), "?")))
+          .append(")");
+      some.get().forEach(id -> parameters.add(id.toString()));
+    }
     sql.append(order);
     parameters.add(PAGE + 1);
     parameters.add((query.page() - 1) * PAGE);
     List<Row> rows = database.query(sql.toString(), (row, n) -> row(row), parameters.toArray());
     return new Rows(rows.subList(0, Math.min(PAGE, rows.size())), rows.size() > PAGE);
+  }
+
+  /** A pattern for what has the word somewhere. */
+  static String anywhere(String word) {
+    return "%" + word.replaceAll("([\\\\%_])", "\\\\$1") + "%";
   }
 
   private Row row(ResultSet row) throws SQLException {
