@@ -111,11 +111,16 @@ class JobListTests {
     String today = LocalDate.now(ZoneOffset.UTC).toString();
     String lower = vehicle.toLowerCase(Locale.ROOT);
     for (String words :
-        new String[] {"+pudd", "+GASKET", "+not", "+left+wheel", "+" + today, "+" + today.substring(0, 7)}) {
+        new String[] {
+          "+pudd", "+GASKET", "+not", "+left+wheel", "+" + today, "+" + today.substring(0, 7)
+        }) {
       assertThat(closed(vehicle + words)).as(words).contains(job);
       assertThat(closed(lower + words)).as(lower + words).contains(job);
     }
-    for (String odd : new String[] {"engine", "2019-13", "2019-02-31", "%2Brusty*x", "(", "1990-01-01", "%22@%22"}) {
+    for (String odd :
+        new String[] {
+          "engine", "2019-13", "2019-02-31", "%2Brusty*x", "(", "1990-01-01", "%22@%22"
+        }) {
       assertThat(closed(vehicle + "+" + odd)).as(odd).doesNotContain(job).contains("Nothing found");
     }
   }

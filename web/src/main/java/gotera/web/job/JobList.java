@@ -132,8 +132,7 @@ class JobList {
       sql.append(HAS);
       parameters.addAll(Collections.nCopies(HAS_PARAMETERS, anywhere(word)));
     }
-    Optional<Set<UUID>> some =
-        which.equals(NOT_OPEN) ? index.having(words) : Optional.empty();
+    Optional<Set<UUID>> some = which.equals(NOT_OPEN) ? index.having(words) : Optional.empty();
     if (some.isPresent()) {
       if (some.get().isEmpty()) {
         return new Rows(List.of(), false);
