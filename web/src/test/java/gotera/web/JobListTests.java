@@ -95,7 +95,7 @@ class JobListTests {
   @Test
   void aJobIsFoundByEachOfItsWords() {
     String vehicle = "Tavel" + UUID.randomUUID().toString().substring(0, 8);
-    String job = begin(vehicle, "puddle beneath the left wheel");
+    String job = begin(vehicle, "puddle beneath the left wheel at 57319 km");
     for (String words : new String[] {"", "+puddle", "+LEFT+wheel", "+" + java.time.Year.now()}) {
       assertThat(found(vehicle + words)).as(words).contains(job);
     }
@@ -112,7 +112,15 @@ class JobListTests {
     String lower = vehicle.toLowerCase(Locale.ROOT);
     for (String words :
         new String[] {
-          "+pudd", "+GASKET", "+not", "+left+wheel", "+" + today, "+" + today.substring(0, 7)
+          "+pudd",
+          "+GASKET",
+          "+not",
+          "+57319",
+          "+573",
+          "+" + java.time.Year.now(),
+          "+left+wheel",
+          "+" + today,
+          "+" + today.substring(0, 7)
         }) {
       assertThat(closed(vehicle + words)).as(words).contains(job);
       assertThat(closed(lower + words)).as(lower + words).contains(job);

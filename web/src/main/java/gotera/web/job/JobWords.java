@@ -40,7 +40,10 @@ class JobWords {
           "jul", "aug", "sep", "oct", "nov", "dec");
 
   private static final Pattern NO_LETTERS = Pattern.compile("[^\\p{L}\\p{M}\\p{N}]+");
-  private static final Pattern NUMBERS = Pattern.compile("[\\d.:/-]+");
+
+  /** A year, or several numbers: they may stand in a date, which is in no index. */
+  private static final Pattern NUMBERS = Pattern.compile("(19|20)\\d\\d|\\d*[.:/-][\\d.:/-]*");
+
   private static final Pattern DAY = Pattern.compile("\\d{4}-\\d{2}-\\d{2}");
   private static final Pattern MONTH = Pattern.compile("\\d{4}-\\d{2}");
 
