@@ -6,6 +6,7 @@ import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collections;
+import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Locale;
@@ -82,21 +83,18 @@ class JobWords {
   }
 
   /**
-   * Which jobs have all of the words that an index answers for.
+   * Which jobs have a word of these, the longest that is rare: few enough to be read for the
+   * others.
    *
    * @param words what is looked for
-   * @return the jobs; empty where no word is rare, and the jobs must be read
+   * @return the jobs; empty where no word is rare, and all jobs must be read
    */
   Optional<Set<UUID>> having(List<String> words) {
-    Optional<Set<UUID>> all = Optional.empty();
-    for (String word : words) {
-      Optional<Set<UUID>> some = having(word);
-      if (some.isPresent()) {
-        all.ifPresent(a -> some.get().retainAll(a));
-        all = some;
-      }
-    }
-    return all;
+    return words.stream()
+        .sorted(Comparator.comparingInt(String::length).reversed())
+        .map(this::having)
+        .flatMap(Optional::stream)
+        .findFirst();
   }
 
   private Optional<Set<UUID>> having(String word) {
