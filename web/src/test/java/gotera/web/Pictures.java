@@ -106,7 +106,13 @@ final class Pictures {
       }
     } finally {
       if (!test.isEmpty()) {
-        lead.post(lead.job(RUNNING) + "/discard", Map.of("sure", "true"));
+        // a job with a vehicle is not put aside: it is closed
+        String job = lead.job(RUNNING);
+        lead.post(test + "/discard", Map.of());
+        lead.post(job + "/close", Map.of("ending", "not-found", "endingNote", "for a picture"));
+        if (lead.openJobs().contains(job)) {
+          wrong.add(job + " is still open, and the next pictures show it");
+        }
       }
     }
     if (!wrong.isEmpty()) {
