@@ -1,6 +1,7 @@
 package gotera.web.archive;
 
 import gotera.web.archive.JobTables.Table;
+import gotera.web.job.JobChanges;
 import gotera.web.storage.Write;
 import java.util.ArrayList;
 import java.util.Base64;
@@ -30,9 +31,11 @@ class JobRestore {
   private static final int MOST_ROWS = 200_000;
 
   private final JdbcTemplate database;
+  private final JobChanges changes;
 
-  JobRestore(JdbcTemplate database) {
+  JobRestore(JdbcTemplate database, JobChanges changes) {
     this.database = database;
+    this.changes = changes;
   }
 
   /** A file cannot be taken, and why. */
@@ -91,6 +94,7 @@ class JobRestore {
     if (count("job", "id", job.toString()) != 1) {
       throw new Refused("it does not hold the job it names");
     }
+    changes.countShared();
     return job;
   }
 

@@ -23,6 +23,11 @@ class CameraHistory implements HistorySource {
   }
 
   @Override
+  public boolean isOfUncounted() {
+    return true;
+  }
+
+  @Override
   @Transactional(readOnly = true)
   public List<HistoryEntry> of(UUID jobId) {
     return database.query(

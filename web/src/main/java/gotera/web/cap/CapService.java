@@ -4,6 +4,7 @@ import gotera.cap.TestLimit;
 import gotera.quantity.GaugePressure;
 import gotera.web.frame.NotFound;
 import gotera.web.job.JobChanges;
+import gotera.web.job.JobMemo;
 import gotera.web.storage.Identifiers;
 import gotera.web.storage.Write;
 import java.time.Clock;
@@ -21,6 +22,7 @@ import org.springframework.transaction.annotation.Transactional;
 public class CapService {
   private final CapRecords caps;
   private final JobChanges changes;
+  private final JobMemo memo;
   private final ApplicationEventPublisher events;
   private final Identifiers identifiers;
   private final Clock clock;
@@ -30,7 +32,9 @@ public class CapService {
       JobChanges changes,
       ApplicationEventPublisher events,
       Identifiers identifiers,
-      Clock clock) {
+      Clock clock,
+      JobMemo memo) {
+    this.memo = memo;
     this.events = events;
     this.changes = changes;
     this.caps = caps;
@@ -41,12 +45,12 @@ public class CapService {
   /** The cap, once it was read. */
   @Transactional(readOnly = true)
   public Optional<CapFacts> of(UUID jobId) {
-    return caps.findByJobId(jobId).map(CapService::facts);
+    return record(jobId).map(CapService::facts);
   }
 
   @Transactional(readOnly = true)
   Optional<CapRecord> record(UUID jobId) {
-    return caps.findByJobId(jobId);
+    return memo.of("cap", jobId, () -> caps.findByJobId(jobId));
   }
 
   /**

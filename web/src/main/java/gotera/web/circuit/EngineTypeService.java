@@ -10,9 +10,9 @@ import gotera.circuit.Editing;
 import gotera.circuit.Features;
 import gotera.web.frame.NotFound;
 import gotera.web.job.JobChanges;
+import gotera.web.job.JobMemo;
 import gotera.web.job.JobService;
 import gotera.web.storage.Identifiers;
-import gotera.web.storage.RequestMemo;
 import gotera.web.storage.Write;
 import java.time.Clock;
 import java.util.List;
@@ -34,7 +34,7 @@ public class EngineTypeService {
   private final CircuitEditRecords edits;
   private final JobService jobs;
   private final JobChanges changes;
-  private final RequestMemo memo;
+  private final JobMemo memo;
   private final Identifiers identifiers;
   private final Clock clock;
   private final Cache<From, Circuit> circuits =
@@ -46,7 +46,7 @@ public class EngineTypeService {
       CircuitEditRecords edits,
       JobService jobs,
       JobChanges changes,
-      RequestMemo memo,
+      JobMemo memo,
       Identifiers identifiers,
       Clock clock) {
     this.types = types;
@@ -76,7 +76,7 @@ public class EngineTypeService {
   /** The engine type of a job's vehicle. */
   @Transactional(readOnly = true)
   public Optional<EngineType> of(UUID jobId) {
-    return record(jobId).map(this::shown);
+    return memo.shared("engine-type", jobId, () -> record(jobId).map(this::shown));
   }
 
   private Optional<EngineTypeRecord> record(UUID jobId) {
@@ -109,8 +109,9 @@ public class EngineTypeService {
 
   /** What the circuit of a job is built from; the usual preset until somebody says otherwise. */
   public Features features(UUID jobId) {
-    return memo.of(
-        List.of("features", jobId),
+    return memo.shared(
+        "features",
+        jobId,
         () -> record(jobId).map(t -> FeaturesText.read(t.features)).orElse(CircuitPresets.USUAL));
   }
 
@@ -121,6 +122,10 @@ public class EngineTypeService {
   }
 
   private From ofType(UUID jobId) {
+    return memo.shared("of-type", jobId, () -> readType(jobId));
+  }
+
+  private From readType(UUID jobId) {
     return record(jobId)
         .map(
             t ->
@@ -140,7 +145,7 @@ public class EngineTypeService {
 
   /** The circuit as it is now on this vehicle. */
   public Circuit asNow(UUID jobId) {
-    return memo.of(List.of("circuit", jobId), () -> readNow(jobId));
+    return memo.shared("circuit", jobId, () -> readNow(jobId));
   }
 
   private Circuit readNow(UUID jobId) {
@@ -166,6 +171,10 @@ public class EngineTypeService {
   /** The changes that stand, the type's first. */
   @Transactional(readOnly = true)
   List<Made> made(UUID jobId) {
+    return memo.shared("edits", jobId, () -> readMade(jobId));
+  }
+
+  private List<Made> readMade(UUID jobId) {
     List<Made> all = new java.util.ArrayList<>();
     record(jobId)
         .ifPresent(
@@ -270,13 +279,18 @@ public class EngineTypeService {
         .filter(j -> !j.equals(jobId))
         .sorted()
         .forEach(changes::count);
+    changes.countShared();
   }
 
   /** The vehicles of the same engine type as a job's, itself included. */
   @Transactional(readOnly = true)
   public List<UUID> sameType(UUID jobId) {
-    return record(jobId)
-        .map(t -> vehicles.findByEngineTypeId(t.id).stream().map(v -> v.vehicleId).toList())
-        .orElse(List.of());
+    return memo.shared(
+        "same-type",
+        jobId,
+        () ->
+            record(jobId)
+                .map(t -> vehicles.findByEngineTypeId(t.id).stream().map(v -> v.vehicleId).toList())
+                .orElse(List.of()));
   }
 }

@@ -3,10 +3,13 @@ package gotera.web.decide;
 import gotera.decide.RepairKind;
 import gotera.decide.Shop;
 import gotera.decide.Shop.Price;
+import gotera.web.job.JobChanges;
+import gotera.web.job.JobMemo;
 import gotera.web.storage.Write;
 import gotera.word.Worded;
 import java.util.EnumMap;
 import java.util.HashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.OptionalDouble;
 import org.springframework.stereotype.Service;
@@ -16,8 +19,12 @@ import org.springframework.stereotype.Service;
 public class PriceService {
   private final ShopRecords shops;
   private final PriceRecords prices;
+  private final JobChanges changes;
+  private final JobMemo memo;
 
-  PriceService(ShopRecords shops, PriceRecords prices) {
+  PriceService(ShopRecords shops, PriceRecords prices, JobChanges changes, JobMemo memo) {
+    this.changes = changes;
+    this.memo = memo;
     this.shops = shops;
     this.prices = prices;
   }
@@ -39,6 +46,10 @@ public class PriceService {
 
   /** The shop's rates; in hours of labour while it has none. */
   public Rates rates() {
+    return memo.shared("rates", this::readRates);
+  }
+
+  private Rates readRates() {
     return shops
         .findById(ShopRateRecord.ONLY)
         .map(r -> new Rates(r.hourPrice, r.retestHours, r.comeBackPrice, r.currency, r.taxPercent))
@@ -49,8 +60,12 @@ public class PriceService {
   public Shop shop() {
     Rates rates = rates();
     Map<String, Price> known = new HashMap<>();
-    prices.findAll().forEach(p -> known.put(p.kind, hours(p.price(), rates)));
+    records().forEach(p -> known.put(p.kind, hours(p.price(), rates)));
     return new Shop(rates.hour(), rates.retestHours(), rates.comeBack(), known);
+  }
+
+  private List<PriceRecord> records() {
+    return memo.shared("prices", prices::findAll);
   }
 
   private static Price hours(Price price, Rates rates) {
@@ -65,8 +80,7 @@ public class PriceService {
     for (RepairKind kind : RepairKind.values()) {
       all.put(kind, Price.UNKNOWN);
     }
-    prices
-        .findAll()
+    records()
         .forEach(p -> Worded.of(RepairKind.class, p.kind).ifPresent(k -> all.put(k, p.price())));
     return all;
   }
@@ -81,6 +95,7 @@ public class PriceService {
     record.currency = rates.currency();
     record.taxPercent = rates.taxPercent();
     shops.save(record);
+    changes.countShared();
   }
 
   /** Sets the prices of some kinds; the others stay. */
@@ -93,5 +108,6 @@ public class PriceService {
           record.set(price);
           prices.save(record);
         });
+    changes.countShared();
   }
 }

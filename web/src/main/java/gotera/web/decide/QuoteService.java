@@ -2,6 +2,7 @@ package gotera.web.decide;
 
 import gotera.web.frame.NotFound;
 import gotera.web.job.JobChanges;
+import gotera.web.job.JobMemo;
 import gotera.web.storage.Identifiers;
 import gotera.web.storage.Write;
 import gotera.word.Worded;
@@ -21,10 +22,17 @@ import org.springframework.transaction.annotation.Transactional;
 public class QuoteService {
   private final QuoteLineRecords records;
   private final JobChanges changes;
+  private final JobMemo memo;
   private final Identifiers identifiers;
   private final Clock clock;
 
-  QuoteService(QuoteLineRecords records, JobChanges changes, Identifiers identifiers, Clock clock) {
+  QuoteService(
+      QuoteLineRecords records,
+      JobChanges changes,
+      JobMemo memo,
+      Identifiers identifiers,
+      Clock clock) {
+    this.memo = memo;
     this.records = records;
     this.changes = changes;
     this.identifiers = identifiers;
@@ -73,10 +81,14 @@ public class QuoteService {
   /** The lines of a job that stand, in order of time. */
   @Transactional(readOnly = true)
   public List<QuoteLine> lines(UUID jobId) {
-    return records.findByJobIdOrderByWrittenAtAscIdAsc(jobId).stream()
-        .filter(r -> r.withdrawnAt == null)
-        .map(QuoteService::line)
-        .toList();
+    return memo.of(
+        "quote",
+        jobId,
+        () ->
+            records.findByJobIdOrderByWrittenAtAscIdAsc(jobId).stream()
+                .filter(r -> r.withdrawnAt == null)
+                .map(QuoteService::line)
+                .toList());
   }
 
   private static QuoteLine line(QuoteLineRecord r) {

@@ -13,6 +13,7 @@ import gotera.suspects.Observation.Held;
 import gotera.suspects.Observation.Replaced;
 import gotera.suspects.Observation.Scanned;
 import gotera.suspects.Observation.Sign;
+import gotera.suspects.ShopOdds;
 import gotera.suspects.Told;
 import gotera.suspects.WhereLost;
 import gotera.web.bubble.FunnelService;
@@ -23,6 +24,7 @@ import gotera.web.circuit.ReachService;
 import gotera.web.combustion.GasService;
 import gotera.web.dye.DyeService;
 import gotera.web.inside.InsideService;
+import gotera.web.job.JobMemo;
 import gotera.web.job.JobService;
 import gotera.web.job.JobView;
 import gotera.web.pressure.Catches;
@@ -41,6 +43,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
+import java.util.function.Supplier;
 import org.springframework.stereotype.Component;
 
 /** Gathers what every feature of a job kept, as observations in the order of time. */
@@ -59,6 +62,7 @@ public class Cases {
   private final PressureService tests;
   private final Catches catches;
   private final LearnedOdds shop;
+  private final JobMemo kept;
   private final RequestMemo memo;
 
   Cases(
@@ -75,7 +79,9 @@ public class Cases {
       PressureService tests,
       Catches catches,
       LearnedOdds shop,
+      JobMemo kept,
       RequestMemo memo) {
+    this.kept = kept;
     this.jobs = jobs;
     this.circuits = circuits;
     this.drips = drips;
@@ -97,7 +103,20 @@ public class Cases {
 
   /** What is to be assessed of a job now. */
   public Case of(UUID jobId) {
-    return memo.of(List.of("case", jobId), () -> gather(jobId));
+    return memo.of(
+        List.of("case", jobId),
+        () -> {
+          ShopOdds odds = shop.odds();
+          Case known = lasts(jobId, "gathered", () -> gather(jobId));
+          return odds.equals(ShopOdds.NONE) ? known : known.in(odds);
+        });
+  }
+
+  /** What follows from a job alone: until somebody writes, but anew while a test goes on. */
+  private <T> T lasts(UUID jobId, String what, Supplier<T> read) {
+    return tests.all(jobId).stream().allMatch(t -> t.finishedAt().isPresent())
+        ? kept.shared(what, jobId, read)
+        : read.get();
   }
 
   private Case gather(UUID jobId) {
@@ -128,7 +147,7 @@ public class Cases {
             || repaired.isPresent() && !known.dosed().get().isAfter(repaired.get());
     // dye of an earlier repair says nothing about this one
     observed.addAll(history ? told : observed.size(), scans(circuit, known));
-    return new Case(circuit, observed, reach.heaterShut(jobId)).in(shop.odds());
+    return new Case(circuit, observed, reach.heaterShut(jobId));
   }
 
   private static List<Observation> told(JobView job) {
@@ -178,7 +197,7 @@ public class Cases {
   /** Coolant out of a cylinder: seen there too; its flow is counted with the hold. */
   private List<InCylinder> inCylinders(PressureTestView test) {
     List<InCylinder> seen = new ArrayList<>();
-    for (Caught c : catches.of(test.id())) {
+    for (Caught c : catches.of(test)) {
       if (c.from() instanceof CaughtFrom.Cylinder cylinder) {
         OptionalDouble none = OptionalDouble.empty();
         seen.add(new InCylinder(cylinder.number(), true, none, none, c.minutes().isEmpty()));
@@ -189,6 +208,6 @@ public class Cases {
 
   /** What was caught inside during a test, where it says a flow. */
   List<Caught> caught(PressureTestView test) {
-    return catches.of(test.id()).stream().filter(c -> c.flow().isPresent()).toList();
+    return catches.of(test).stream().filter(c -> c.flow().isPresent()).toList();
   }
 }

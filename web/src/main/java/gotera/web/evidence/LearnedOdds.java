@@ -5,6 +5,8 @@ import com.github.benmanes.caffeine.cache.LoadingCache;
 import gotera.suspects.ShopOdds;
 import gotera.suspects.ShopOdds.Closed;
 import gotera.web.circuit.CircuitService;
+import gotera.web.job.JobChanges;
+import gotera.web.job.JobMemo;
 import gotera.web.storage.Write;
 import java.time.Duration;
 import java.util.ArrayList;
@@ -30,9 +32,13 @@ public class LearnedOdds {
 
   private final JdbcTemplate database;
   private final CircuitService circuits;
+  private final JobChanges changes;
+  private final JobMemo memo;
   private final LoadingCache<String, ShopOdds> kept;
 
-  LearnedOdds(JdbcTemplate database, CircuitService circuits) {
+  LearnedOdds(JdbcTemplate database, CircuitService circuits, JobChanges changes, JobMemo memo) {
+    this.changes = changes;
+    this.memo = memo;
     this.database = database;
     this.circuits = circuits;
     this.kept = Caffeine.newBuilder().expireAfterWrite(FRESH).build(k -> read());
@@ -50,9 +56,12 @@ public class LearnedOdds {
 
   /** Whether it counts. */
   public boolean isOn() {
-    return database
-        .queryForList("select learned_odds from workshop_choice", Boolean.class)
-        .contains(true);
+    return memo.shared(
+        "learned odds",
+        () ->
+            database
+                .queryForList("select learned_odds from workshop_choice", Boolean.class)
+                .contains(true));
   }
 
   /** Switches it on or off. */
@@ -63,6 +72,7 @@ public class LearnedOdds {
             + " on duplicate key update learned_odds = ?, version = version + 1",
         on,
         on);
+    changes.countShared();
     kept.invalidateAll();
   }
 

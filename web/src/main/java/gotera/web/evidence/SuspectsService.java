@@ -40,6 +40,9 @@ public class SuspectsService {
   private final Cache<Case, Assessment> assessments =
       Caffeine.newBuilder().maximumSize(MOST_KEPT).build();
 
+  /** Cases that are still in use, told apart without comparing them. */
+  private final Cache<Case, Assessment> same = Caffeine.newBuilder().weakKeys().build();
+
   SuspectsService(
       CircuitService circuits,
       CircuitWords names,
@@ -58,7 +61,8 @@ public class SuspectsService {
   /** What is suspected on a job now. */
   public Assessment assess(UUID jobId) {
     return memo.of(
-        List.of("assessment", jobId), () -> assessments.get(cases.of(jobId), Assessment::of));
+        List.of("assessment", jobId),
+        () -> same.get(cases.of(jobId), c -> assessments.get(c, Assessment::of)));
   }
 
   /** The suspects that are worth a line; what was found and measured stands among the sites. */

@@ -36,6 +36,11 @@ class GaugeHistory implements HistorySource {
   }
 
   @Override
+  public boolean isOfUncounted() {
+    return true;
+  }
+
+  @Override
   @Transactional(readOnly = true)
   public List<HistoryEntry> of(UUID jobId) {
     List<HistoryEntry> entries = new ArrayList<>();

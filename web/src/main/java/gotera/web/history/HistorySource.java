@@ -9,6 +9,11 @@ public interface HistorySource {
   /** Everything it knows, in any order. */
   List<HistoryEntry> of(UUID jobId);
 
+  /** Whether it tells of anything that is written without the job's change being counted. */
+  default boolean isOfUncounted() {
+    return false;
+  }
+
   /**
    * One thing that was done.
    *

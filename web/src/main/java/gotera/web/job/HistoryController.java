@@ -21,9 +21,11 @@ import org.springframework.web.servlet.mvc.method.annotation.SseEmitter;
 class HistoryController {
   private final JobService jobs;
   private final JobWatch watch;
+  private final JobMemo memo;
   private final List<HistorySource> sources;
 
-  HistoryController(JobService jobs, JobWatch watch, List<HistorySource> sources) {
+  HistoryController(JobService jobs, JobWatch watch, JobMemo memo, List<HistorySource> sources) {
+    this.memo = memo;
     this.jobs = jobs;
     this.watch = watch;
     this.sources = sources;
@@ -39,11 +41,17 @@ class HistoryController {
     model.addAttribute(
         "history",
         sources.stream()
-            .flatMap(s -> s.of(id).stream())
+            .flatMap(s -> told(s, id).stream())
             .sorted(Comparator.comparing(HistoryEntry::at).reversed())
             .map(e -> new HistoryLine(Figures.momentWithSeconds(e.at()), e.by(), e.what()))
             .toList());
     return "job/history";
+  }
+
+  private List<HistoryEntry> told(HistorySource source, UUID job) {
+    return source.isOfUncounted()
+        ? source.of(job)
+        : memo.shared("history by " + source.getClass(), job, () -> source.of(job));
   }
 
   /** Tells an open page whenever somebody wrote to its job (server-sent events). */

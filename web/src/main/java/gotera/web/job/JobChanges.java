@@ -4,7 +4,10 @@ import gotera.web.storage.Entries;
 import java.time.Clock;
 import java.time.LocalDateTime;
 import java.time.ZoneOffset;
+import java.util.HashMap;
+import java.util.Map;
 import java.util.UUID;
+import org.jspecify.annotations.Nullable;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.security.authentication.AnonymousAuthenticationToken;
 import org.springframework.security.core.Authentication;
@@ -41,22 +44,53 @@ public class JobChanges {
   }
 
   /**
-   * How far a job is.
+   * Counts one of what jobs share: vehicles, engine types, waits, choices of the workshop. Counted
+   * after the job's own, for it is one row for all.
+   */
+  public void countShared() {
+    database.update(
+        "update shop_change set seq = seq + 1, changed_at = ?",
+        LocalDateTime.ofInstant(clock.instant(), ZoneOffset.UTC));
+  }
+
+  /**
+   * How far a job is, or what jobs share.
    *
    * @param seq how often it was written to
    * @param at when last: after a restore the same count may stand for something else
    */
-  record Count(long seq, String at) {
+  record Count(long seq, @Nullable String at) {
     static final Count NONE = new Count(0, "");
   }
 
-  /** How often it was written to so far. */
-  Count of(UUID jobId) {
+  /**
+   * How often was written so far.
+   *
+   * @param job to the job
+   * @param shared to what jobs share
+   */
+  record Counts(Count job, Count shared) {}
+
+  /** How often was written so far, in one question. */
+  Counts of(UUID jobId) {
+    Map<String, Count> counts = new HashMap<>();
+    database.query(
+        "select 'shared', seq, changed_at from shop_change"
+            + " union all select 'job', seq, changed_at from job_change where job_id = ?",
+        row -> {
+          counts.put(row.getString(1), new Count(row.getLong(2), row.getString(3)));
+        },
+        jobId.toString());
+    return new Counts(
+        counts.getOrDefault("job", Count.NONE), counts.getOrDefault("shared", Count.NONE));
+  }
+
+  /** How often was written to what jobs share. */
+  Count shared() {
     return database
         .query(
-            "select seq, changed_at from job_change where job_id = ?",
-            (row, n) -> new Count(row.getLong(1), row.getString(2)),
-            jobId.toString())
+            "select seq, changed_at from shop_change",
+            (row, n) -> new Count(row.getLong(1), row.getString(2)))
         .stream()
         .findFirst()
         .orElse(Count.NONE);

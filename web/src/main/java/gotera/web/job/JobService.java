@@ -3,7 +3,6 @@ package gotera.web.job;
 import gotera.web.frame.NotFound;
 import gotera.web.storage.Entries;
 import gotera.web.storage.Identifiers;
-import gotera.web.storage.RequestMemo;
 import gotera.web.storage.Write;
 import gotera.word.Worded;
 import java.time.Clock;
@@ -22,7 +21,7 @@ public class JobService {
   private final VehicleRecords vehicles;
   private final JobChanges changes;
   private final Entries entries;
-  private final RequestMemo memo;
+  private final JobMemo memo;
   private final Identifiers identifiers;
   private final Clock clock;
 
@@ -31,7 +30,7 @@ public class JobService {
       VehicleRecords vehicles,
       JobChanges changes,
       Entries entries,
-      RequestMemo memo,
+      JobMemo memo,
       Identifiers identifiers,
       Clock clock) {
     this.changes = changes;
@@ -52,8 +51,9 @@ public class JobService {
 
   /** The job, or not found. */
   public JobView require(UUID id) {
-    return memo.of(
-        List.of("job", id),
+    return memo.shared(
+        "job",
+        id,
         () -> jobs.findById(id).map(JobView::of).orElseThrow(() -> new NotFound("job " + id)));
   }
 
@@ -174,6 +174,7 @@ public class JobService {
     job.intakeAt = clock.instant();
     jobs.save(job);
     changes.count(id);
+    changes.countShared();
   }
 
   /** What a vehicle's system holds (mL) and how strong it is, where that was not known. */
@@ -191,6 +192,7 @@ public class JobService {
       vehicle.strength = vehicle.strength == null ? known(strength, null) : vehicle.strength;
       vehicles.save(vehicle);
       changes.count(id);
+      changes.countShared();
     }
   }
 

@@ -3,6 +3,7 @@ package gotera.web.link;
 import gotera.web.figures.Figures;
 import gotera.web.frame.NotFound;
 import gotera.web.job.JobChanges;
+import gotera.web.job.JobMemo;
 import gotera.web.storage.Hashes;
 import gotera.web.storage.Identifiers;
 import gotera.web.storage.Secrets;
@@ -27,6 +28,7 @@ public class CustomerLinkService {
 
   private final CustomerLinkRecords links;
   private final JobChanges changes;
+  private final JobMemo memo;
   private final Identifiers identifiers;
   private final Clock clock;
   private final Secrets secrets;
@@ -36,7 +38,9 @@ public class CustomerLinkService {
       JobChanges changes,
       Identifiers identifiers,
       Secrets secrets,
-      Clock clock) {
+      Clock clock,
+      JobMemo memo) {
+    this.memo = memo;
     this.secrets = secrets;
     this.links = links;
     this.changes = changes;
@@ -88,7 +92,7 @@ public class CustomerLinkService {
   /** The links of a job, the newest first. */
   @Transactional(readOnly = true)
   public List<Link> of(UUID jobId, Purpose purpose) {
-    return links.findByJobIdOrderByMadeAtDesc(jobId).stream()
+    return memo.of("links", jobId, () -> links.findByJobIdOrderByMadeAtDesc(jobId)).stream()
         .filter(l -> l.purpose.equals(purpose.word()))
         .map(
             l ->

@@ -1,8 +1,8 @@
 package gotera.web.pressure;
 
+import gotera.web.job.JobMemo;
 import gotera.web.pressure.trace.Written;
 import gotera.web.storage.Identifiers;
-import gotera.web.storage.RequestMemo;
 import gotera.web.storage.Write;
 import java.time.Clock;
 import java.util.List;
@@ -16,14 +16,14 @@ import org.springframework.transaction.annotation.Transactional;
 public class Catches {
   private final UnfinishedTest open;
   private final CaughtRecords caught;
-  private final RequestMemo memo;
+  private final JobMemo memo;
   private final Identifiers identifiers;
   private final Clock clock;
 
   Catches(
       UnfinishedTest open,
       CaughtRecords caught,
-      RequestMemo memo,
+      JobMemo memo,
       Identifiers identifiers,
       Clock clock) {
     this.memo = memo;
@@ -64,9 +64,11 @@ public class Catches {
 
   /** What was caught during a test, in order. */
   @Transactional(readOnly = true)
-  public List<Caught> of(UUID testId) {
+  public List<Caught> of(PressureTestView test) {
+    UUID testId = test.id();
     return memo.of(
-        List.of("caught", testId),
+        "caught " + testId,
+        test.jobId(),
         () ->
             caught.findByPressureTestIdAndWithdrawnAtIsNullOrderByWrittenAt(testId).stream()
                 .map(CaughtRecord::caught)

@@ -2,8 +2,10 @@ package gotera.web.pressure;
 
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
+import gotera.web.pressure.trace.Contents;
 import java.util.UUID;
 import java.util.function.Supplier;
+import org.jspecify.annotations.Nullable;
 import org.springframework.stereotype.Component;
 
 /**
@@ -14,7 +16,7 @@ import org.springframework.stereotype.Component;
 @Component
 class KeptViews {
   /** Readings kept, together: a few tens of megabytes. */
-  private static final long MOST_READINGS = 1_000_000;
+  private static final long MOST_READINGS = 500_000;
 
   /** A test without readings takes as much room as so many of them. */
   private static final int BESIDES = 200;
@@ -24,6 +26,10 @@ class KeptViews {
           .maximumWeight(MOST_READINGS)
           .weigher((State state, PressureTestView view) -> BESIDES + view.trace().size())
           .build();
+
+  /** What a view that is still in use holds, with where each reading is kept. */
+  private final Cache<PressureTestView, Contents> contents =
+      Caffeine.newBuilder().weakKeys().build();
 
   /**
    * A state of a test.
@@ -41,6 +47,16 @@ class KeptViews {
       views.put(state, known);
     }
     return known;
+  }
+
+  /** Keeps what a view was made of as long as the view is in use. */
+  void madeOf(PressureTestView view, Contents held) {
+    contents.put(view, held);
+  }
+
+  /** What a view was made of; null where it was not made here. */
+  @Nullable Contents contents(PressureTestView view) {
+    return contents.getIfPresent(view);
   }
 
   /** Forgets all. */

@@ -187,7 +187,7 @@ public class PressureService {
   /** Tests of a job that were put aside. */
   @Transactional(readOnly = true)
   public List<Broken> discarded(UUID jobId) {
-    return tests.findByJobIdOrderByStartedAt(jobId).stream()
+    return views.all(jobId).stream()
         .filter(t -> t.discardedAt != null)
         .map(t -> new Broken(t.id, Phase.of(t.phase), t.number, ""))
         .toList();

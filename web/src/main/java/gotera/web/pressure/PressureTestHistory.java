@@ -3,6 +3,7 @@ package gotera.web.pressure;
 import gotera.web.figures.Figures;
 import gotera.web.history.AuditTrail;
 import gotera.web.history.HistorySource;
+import gotera.web.job.JobMemo;
 import gotera.web.pressure.trace.TraceHistory;
 import gotera.web.words.Words;
 import java.util.ArrayList;
@@ -18,22 +19,30 @@ import org.springframework.transaction.annotation.Transactional;
 @Component
 class PressureTestHistory implements HistorySource {
   private final AuditTrail trail;
-  private final PressureTestRecords tests;
+  private final TestViews views;
+  private final JobMemo memo;
   private final TraceHistory traces;
   private final CaughtRecords caught;
   private final Words words;
 
   PressureTestHistory(
       AuditTrail trail,
-      PressureTestRecords tests,
+      TestViews views,
+      JobMemo memo,
       TraceHistory traces,
       CaughtRecords caught,
       Words words) {
     this.caught = caught;
     this.trail = trail;
-    this.tests = tests;
+    this.views = views;
+    this.memo = memo;
     this.traces = traces;
     this.words = words;
+  }
+
+  @Override
+  public boolean isOfUncounted() {
+    return true;
   }
 
   @Override
@@ -42,12 +51,17 @@ class PressureTestHistory implements HistorySource {
     List<HistoryEntry> entries =
         new ArrayList<>(
             trail.of(PressureTestRecord.class, "jobId", jobId, "history.pressure-test"));
-    tests.findByJobIdOrderByStartedAt(jobId).forEach(t -> addWhatWasDone(t.id, entries));
+    for (PressureTestRecord t : views.all(jobId)) {
+      entries.addAll(
+          t.finishedAt == null
+              ? whatWasDone(t.id)
+              : memo.of("history of " + t.id, jobId, () -> whatWasDone(t.id)));
+    }
     return entries;
   }
 
-  private void addWhatWasDone(UUID testId, List<HistoryEntry> entries) {
-    entries.addAll(traces.of(testId));
+  private List<HistoryEntry> whatWasDone(UUID testId) {
+    List<HistoryEntry> entries = new ArrayList<>(traces.of(testId));
     for (CaughtRecord c : caught.findByPressureTestIdOrderByWrittenAt(testId)) {
       String what = words.say("history.caught", c.place, Figures.millilitres(c.millilitres));
       entries.add(new HistoryEntry(c.writtenAt, c.writtenBy, what));
@@ -56,5 +70,6 @@ class PressureTestHistory implements HistorySource {
             new HistoryEntry(c.withdrawnAt, c.withdrawnBy, words.say("history.taken-back", what)));
       }
     }
+    return entries;
   }
 }

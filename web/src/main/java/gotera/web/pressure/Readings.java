@@ -106,7 +106,8 @@ public class Readings {
           }
           return Written.DONE;
         };
-    return news ? open.add(testId, adding) : open.addQuietly(testId, adding);
+    // what an event changes of the test itself is read by the pages only where it is counted
+    return news || !events.isEmpty() ? open.add(testId, adding) : open.addQuietly(testId, adding);
   }
 
   private Written read(PressureTestRecord test, TypedReading typed, String by) {
@@ -205,5 +206,10 @@ public class Readings {
   @Transactional(readOnly = true)
   public Contents contents(UUID testId) {
     return reader.contents(testId);
+  }
+
+  /** What a test holds that is shown: read with it. */
+  public Contents contents(PressureTestView test) {
+    return views.contents(test);
   }
 }

@@ -1,11 +1,14 @@
 package gotera.web.pressure;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import gotera.pressure.trace.TraceEvent;
 import gotera.web.pressure.trace.TraceReader;
 import gotera.web.pressure.trace.TraceStore;
 import gotera.web.pressure.verdict.VerdictStore;
 import gotera.web.storage.Write;
 import java.time.Clock;
+import java.time.Duration;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -13,6 +16,12 @@ import org.springframework.transaction.annotation.Transactional;
 /** Seals tests and opens them again. */
 @Service
 public class Sealing {
+  /** How often a trace is hashed for who looks at it (our judgement). */
+  private static final Duration HASHED_EVERY = Duration.ofMinutes(1);
+
+  /** Tests whose seal is remembered at most (our judgement). */
+  private static final int MOST_HASHED = 10_000;
+
   private final UnfinishedTest open;
   private final TestViews views;
   private final PressureTestRecords tests;
@@ -20,6 +29,8 @@ public class Sealing {
   private final TraceReader reader;
   private final VerdictStore verdicts;
   private final Clock clock;
+  private final Cache<KeptViews.State, Boolean> lately =
+      Caffeine.newBuilder().maximumSize(MOST_HASHED).expireAfterWrite(HASHED_EVERY).build();
 
   Sealing(
       UnfinishedTest open,
@@ -72,6 +83,12 @@ public class Sealing {
     traces.withdrawEvents(testId, TraceEvent.Kind.RELEASED, by);
     tests.save(test);
     open.counted(test);
+  }
+
+  /** The same for a page: a trace is hashed once a minute, not at each view. */
+  public boolean heldLately(PressureTestView test) {
+    return lately.get(
+        new KeptViews.State(test.id(), test.finishedAt().toString()), state -> holds(test.id()));
   }
 
   /** Whether a sealed test still has the trace and description it was sealed with. */

@@ -4,6 +4,8 @@ import gotera.pressure.PressureTest;
 import gotera.pressure.setup.CompletedHold;
 import gotera.pressure.setup.HoldSetup;
 import gotera.pressure.trace.Trace;
+import gotera.web.job.JobMemo;
+import gotera.web.pressure.trace.Contents;
 import gotera.web.pressure.trace.TraceReader;
 import gotera.web.pressure.trace.Unreadable;
 import gotera.web.pressure.verdict.VerdictArchive;
@@ -26,8 +28,15 @@ class TestViews {
   private final TraceReader traces;
   private final VerdictStore verdicts;
   private final KeptViews kept;
+  private final JobMemo memo;
 
-  TestViews(PressureTestRecords tests, TraceReader traces, VerdictStore verdicts, KeptViews kept) {
+  TestViews(
+      PressureTestRecords tests,
+      TraceReader traces,
+      VerdictStore verdicts,
+      KeptViews kept,
+      JobMemo memo) {
+    this.memo = memo;
     this.tests = tests;
     this.traces = traces;
     this.verdicts = verdicts;
@@ -36,7 +45,12 @@ class TestViews {
 
   /** Tests of a job that nobody put aside, in the order they were begun. */
   List<PressureTestRecord> records(UUID jobId) {
-    return tests.findByJobIdAndDiscardedAtIsNullOrderByStartedAt(jobId);
+    return all(jobId).stream().filter(t -> t.discardedAt == null).toList();
+  }
+
+  /** All of them, those put aside too. */
+  List<PressureTestRecord> all(UUID jobId) {
+    return memo.of("test-records", jobId, () -> tests.findByJobIdOrderByStartedAt(jobId));
   }
 
   /**
@@ -85,8 +99,15 @@ class TestViews {
     return kept.of(new KeptViews.State(test.id, state), () -> read(test));
   }
 
+  /** What a test holds that is shown, with where each reading is kept. */
+  Contents contents(PressureTestView view) {
+    Contents held = kept.contents(view);
+    return held == null ? traces.contents(view.id()) : held;
+  }
+
   private PressureTestView read(PressureTestRecord test) {
-    Trace trace = traces.read(test.id);
+    Contents held = traces.contents(test.id);
+    Trace trace = held.trace();
     HoldSetup hold = HoldText.read(test.hold);
     Optional<VerdictArchive.Stored> given =
         test.finishedAt == null ? Optional.empty() : verdicts.of(test.id);
@@ -94,23 +115,26 @@ class TestViews {
         given
             .flatMap(g -> g.conditions().map(c -> new CompletedHold(c, g.assumed())))
             .orElseGet(() -> CompletedHold.of(hold, trace));
-    return new PressureTestView(
-        test.id,
-        test.jobId,
-        Phase.of(test.phase),
-        test.number,
-        test.startedAt,
-        test.readingMode,
-        test.testedLoop,
-        Optional.ofNullable(test.finishedAt),
-        hold,
-        completed.conditions(),
-        completed.assumed(),
-        trace,
-        given
-            .map(VerdictArchive.Stored::result)
-            .orElseGet(() -> new PressureTest(trace, completed.conditions()).analyse()),
-        test.writtenLater,
-        test.version == null ? 0 : test.version);
+    PressureTestView view =
+        new PressureTestView(
+            test.id,
+            test.jobId,
+            Phase.of(test.phase),
+            test.number,
+            test.startedAt,
+            test.readingMode,
+            test.testedLoop,
+            Optional.ofNullable(test.finishedAt),
+            hold,
+            completed.conditions(),
+            completed.assumed(),
+            trace,
+            given
+                .map(VerdictArchive.Stored::result)
+                .orElseGet(() -> new PressureTest(trace, completed.conditions()).analyse()),
+            test.writtenLater,
+            test.version == null ? 0 : test.version);
+    kept.madeOf(view, held);
+    return view;
   }
 }

@@ -4,6 +4,7 @@ import gotera.repair.StripList;
 import gotera.web.frame.NotFound;
 import gotera.web.job.InTheWay;
 import gotera.web.job.JobChanges;
+import gotera.web.job.JobMemo;
 import gotera.web.photo.PhotoService;
 import gotera.web.photo.Photograph;
 import gotera.web.storage.Identifiers;
@@ -24,6 +25,7 @@ public class StripService implements InTheWay {
   private final PhotoService photos;
   private final VoiceService voices;
   private final JobChanges changes;
+  private final JobMemo memo;
   private final Identifiers identifiers;
   private final StripWords says;
   private final Clock clock;
@@ -35,7 +37,9 @@ public class StripService implements InTheWay {
       JobChanges changes,
       Identifiers identifiers,
       StripWords says,
-      Clock clock) {
+      Clock clock,
+      JobMemo memo) {
+    this.memo = memo;
     this.records = records;
     this.photos = photos;
     this.voices = voices;
@@ -82,10 +86,14 @@ public class StripService implements InTheWay {
   /** What came off, the first first. */
   @Transactional(readOnly = true)
   public List<Shown> lines(UUID jobId) {
-    return records.findByJobIdOrderByWrittenAtAscIdAsc(jobId).stream()
-        .filter(r -> r.withdrawnAt == null)
-        .map(StripService::shown)
-        .toList();
+    return memo.of(
+        "strip-list",
+        jobId,
+        () ->
+            records.findByJobIdOrderByWrittenAtAscIdAsc(jobId).stream()
+                .filter(r -> r.withdrawnAt == null)
+                .map(StripService::shown)
+                .toList());
   }
 
   private static Shown shown(StripLineRecord r) {

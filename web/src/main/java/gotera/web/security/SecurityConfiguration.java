@@ -193,6 +193,15 @@ class SecurityConfiguration {
     return registration;
   }
 
+  @Bean
+  FilterRegistrationBean<FilesWithoutCookies> filesWithoutCookies() {
+    FilterRegistrationBean<FilesWithoutCookies> registration =
+        new FilterRegistrationBean<>(new FilesWithoutCookies());
+    registration.addUrlPatterns(FilesWithoutCookies.AT);
+    registration.setOrder(Ordered.HIGHEST_PRECEDENCE + 1);
+    return registration;
+  }
+
   /** Refusals are told to whoever listens, for the log. */
   @Bean
   AuthorizationEventPublisher authorizationEvents(ApplicationEventPublisher events) {

@@ -7,6 +7,7 @@ import gotera.web.frame.EachRow;
 import gotera.web.frame.NotFound;
 import gotera.web.history.HistorySource;
 import gotera.web.job.JobChanges;
+import gotera.web.job.JobMemo;
 import gotera.web.job.JobService;
 import gotera.web.job.JobWait;
 import gotera.web.storage.Identifiers;
@@ -29,6 +30,7 @@ public class WaitService implements JobWait, HistorySource {
   private final WaitRecords waits;
   private final JobService jobs;
   private final JobChanges changes;
+  private final JobMemo memo;
   private final Identifiers identifiers;
   private final Words words;
   private final Clock clock;
@@ -37,12 +39,14 @@ public class WaitService implements JobWait, HistorySource {
       WaitRecords waits,
       JobService jobs,
       JobChanges changes,
+      JobMemo memo,
       Identifiers identifiers,
       Words words,
       Clock clock) {
     this.waits = waits;
     this.jobs = jobs;
     this.changes = changes;
+    this.memo = memo;
     this.identifiers = identifiers;
     this.words = words;
     this.clock = clock;
@@ -80,6 +84,7 @@ public class WaitService implements JobWait, HistorySource {
         new WaitRecord(identifiers.next(), jobId, kind.word(), note, now, now.plus(lasts), by);
     waits.save(wait);
     changes.count(jobId);
+    changes.countShared();
     return wait.id;
   }
 
@@ -91,20 +96,28 @@ public class WaitService implements JobWait, HistorySource {
       wait.endedAt = clock.instant();
       wait.endedBy = by;
       changes.count(wait.jobId);
+      changes.countShared();
     }
     return wait.jobId;
   }
 
   /** Waits that nobody has ended, those due first. */
-  @Transactional(readOnly = true)
   public List<Shown> open() {
-    return shown(waits.findByEndedAtIsNullOrderByDueAtAsc());
+    return shown(notEnded());
   }
 
   /** Open waits of a job, those due first. */
   @Transactional(readOnly = true)
   public List<Shown> open(UUID jobId) {
-    return shown(waits.findByJobIdAndEndedAtIsNullOrderByDueAtAsc(jobId));
+    return shown(notEnded(jobId));
+  }
+
+  private List<WaitRecord> notEnded() {
+    return memo.shared("waits", waits::findByEndedAtIsNullOrderByDueAtAsc);
+  }
+
+  private List<WaitRecord> notEnded(UUID jobId) {
+    return notEnded().stream().filter(w -> w.jobId.equals(jobId)).toList();
   }
 
   /** Open waits of a job of one kind. */
@@ -150,9 +163,7 @@ public class WaitService implements JobWait, HistorySource {
   @Override
   @Transactional(readOnly = true)
   public Optional<Instant> until(UUID jobId) {
-    return waits.findByJobIdAndEndedAtIsNullOrderByDueAtAsc(jobId).stream()
-        .map(w -> w.dueAt)
-        .findFirst();
+    return notEnded(jobId).stream().map(w -> w.dueAt).findFirst();
   }
 
   @Override

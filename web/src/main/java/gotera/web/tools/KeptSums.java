@@ -89,6 +89,11 @@ class KeptSums implements HistorySource {
   }
 
   @Override
+  public boolean isOfUncounted() {
+    return true;
+  }
+
+  @Override
   @Transactional(readOnly = true)
   public List<HistoryEntry> of(UUID jobId) {
     return database.query(

@@ -107,20 +107,19 @@ public class PressureBench {
       Model model) {
     model.addAttribute("place", new JobPlace(test.jobId(), test.phase().step(), figures));
     model.addAttribute(
-        "test",
-        pages.page(test, readings.contents(test.id()), from(model), tests.now(test), figures));
+        "test", pages.page(test, readings.contents(test), from(model), tests.now(test), figures));
     model.addAttribute("others", others(test, figures));
     apart(test.jobId(), test.phase(), model);
     model.addAttribute(
         "writer", test.finishedAt().isPresent() ? null : writers.at(test.id()).orElse(null));
-    model.addAttribute("sealBroken", test.finishedAt().isPresent() && !sealing.holds(test.id()));
+    model.addAttribute("sealBroken", test.finishedAt().isPresent() && !sealing.heldLately(test));
     model.addAttribute("reading", form);
     model.addAttribute("problems", problems);
     fresh(model, "draw", DrawForm.next(test, figures));
     fresh(model, "strokes", StrokeForm.next(test));
     fresh(model, "window", WindowForm.of(test));
     fresh(model, "caughtForm", CaughtForm.EMPTY);
-    model.addAttribute("caught", rows.catches(catches.of(test.id()), figures));
+    model.addAttribute("caught", rows.catches(catches.of(test), figures));
     return "pressure/bench";
   }
 

@@ -5,7 +5,7 @@ import java.util.List;
 
 /** What a test holds that counts, in order of time. */
 public record Contents(List<Kept> readings, List<KeptEvent> events) {
-  Trace trace() {
+  public Trace trace() {
     Trace.Builder trace = Trace.builder();
     double last = Double.NEGATIVE_INFINITY;
     for (Kept r : readings) {
