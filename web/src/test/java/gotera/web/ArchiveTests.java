@@ -222,19 +222,18 @@ class ArchiveTests {
     String id = job.replace("/jobs/", "");
     Map<String, String> hostile = new LinkedHashMap<>();
     hostile.put("there is no table account", records.replace("\"lesson\" :", "\"account\" :"));
-    hostile.put(
-        "there is no column", records.replace("\"complaint\" :", "\"x = 1 where 1=1; --\" :"));
+    hostile.put("no such member", records.replace("\"complaint\" :", "\"x = 1 where 1=1; --\" :"));
     hostile.put(
         "belongs to another job",
         records.replaceFirst("\"job_id\" : \"" + id, "\"job_id\" : \"00000000" + id.substring(8)));
     hostile.put("its records cannot be read", records.substring(0, records.length() / 2));
-    hostile.put("its records are of another format", records.replace("records/1", "records/9"));
+    hostile.put("its records are of another format", records.replace("records/2", "records/9"));
     hostile.put("it names no job", records.replace("\"job\" : \"" + id, "\"job\" : \"me"));
     hostile.put(
         "a revision that is not there",
         records.replace("\"revision\" : 1,", "\"revision\" : 9999,"));
     hostile.put(
-        "it does not fit what is here",
+        "found “never”, expected a moment from 1990 on",
         records.replaceFirst("\"started_at\" : \"[^\"]+", "\"started_at\" : \"never"));
     hostile.put(
         "what it holds cannot be read here",
@@ -247,6 +246,15 @@ class ArchiveTests {
         "it is the history of what is not in the file",
         records.replaceFirst(
             "(?s)(\"vehicle_history\" : \\[ \\{\\s+\"id\" : \")[0-9a-f]{8}", "$100000000"));
+    hostile.put(
+        "expected a number from 5 to 400",
+        records.replaceFirst("\"rated_kpa\" : [0-9.]+", "\"rated_kpa\" : 1e308"));
+    hostile.put(
+        "expected one of: pumped, valve-shut",
+        records.replaceFirst("\"kind\" : \"valve-shut\"", "\"kind\" : \"valve-open\""));
+    hostile.put("found “nothing”, expected something, as there is closed_at", closed(records));
+    hostile.put("expected a moment not before begun_at", waiting(records, id));
+    hostile.put("it is no recording", saying(records, id));
     hostile.put("its rows hold another chain than its chain.json", records);
     java.security.KeyPair keys = gotera.formats.signed.Keys.make();
     long before = rows();
@@ -256,7 +264,11 @@ class ArchiveTests {
           .isEqualTo(h.getKey().startsWith("its rows"));
       byte[] zip =
           gotera.formats.signed.SignedZip.pack(
-              Map.of("records.json", h.getValue().getBytes(StandardCharsets.ISO_8859_1)),
+              Map.of(
+                  "records.json",
+                  h.getValue().getBytes(StandardCharsets.ISO_8859_1),
+                  "voices/x.bin",
+                  "<script>alert(1)</script>".getBytes(StandardCharsets.ISO_8859_1)),
               new gotera.formats.signed.Chain(List.of()),
               java.time.Instant.EPOCH,
               keys);
@@ -264,6 +276,35 @@ class ArchiveTests {
       assertThat(lead.get("/jobs/closed").text()).contains(h.getKey());
       assertThat(rows()).as(h.getKey() + ": nothing is kept").isEqualTo(before);
     }
+  }
+
+  /** Closed without an ending. */
+  private static String closed(String records) {
+    return records.replaceFirst(
+        "(?s)(\"job\" : \\[ \\{.*?\"closed_at\" : )[^,]+", "$1\"2026-12-01 07:00:00\"");
+  }
+
+  /** A wait that ends before it begins. */
+  private static String waiting(String records, String job) {
+    return records.replaceFirst(
+        "(?s)\"job_wait\" : \\[[^\\]]*\\]",
+        """
+        "job_wait" : [ { "id" : "01a00000-0000-7000-8000-000000000001", "job_id" : "%s",
+        "kind" : "soak", "note" : "", "begun_at" : "2026-12-01 07:30:00",
+        "due_at" : "2026-12-01 07:00:00", "begun_by" : "me", "ended_at" : null,
+        "ended_by" : null, "version" : 0 } ]"""
+            .formatted(job));
+  }
+
+  /** A script where a recording should be. */
+  private static String saying(String records, String job) {
+    return records.replaceFirst(
+        "(?s)\"voice\" : \\[[^\\]]*\\]",
+        """
+        "voice" : [ { "id" : "01a00000-0000-7000-8000-000000000002", "job_id" : "%s",
+        "sound" : "voices/x.bin", "media_type" : "audio/webm", "sha256" : "%s",
+        "written_at" : "2026-12-01 07:30:00", "written_by" : "me" } ]"""
+            .formatted(job, "0".repeat(64)));
   }
 
   private static long rows() {

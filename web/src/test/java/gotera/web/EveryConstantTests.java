@@ -67,6 +67,7 @@ class EveryConstantTests {
         assertThat(http.get(list).text()).as(list).contains(words).doesNotContain("cannot be read");
       }
       database.update("update job_wait set ended_at = begun_at where job_id = ?", id);
+      database.update("update shop_change set seq = seq + 1");
     }
   }
 

@@ -52,6 +52,7 @@ class UnreadLinesTests {
             + " (?, ?, 'soak', '', utc_timestamp(6) + interval 1 hour, utc_timestamp(6), 'bench', 0)",
         UUID.randomUUID().toString(),
         id);
+    database.update("update shop_change set seq = seq + 1");
     try {
       for (String list : new String[] {"/", "/floor", "/waits"}) {
         Http.Answer page = http.get(list);
@@ -62,6 +63,7 @@ class UnreadLinesTests {
       assertThat(http.get(job + "/intake").status()).isEqualTo(200);
     } finally {
       database.update("delete from job_wait where job_id = ?", id);
+      database.update("update shop_change set seq = seq + 1");
     }
   }
 

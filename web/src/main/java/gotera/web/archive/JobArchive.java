@@ -13,7 +13,9 @@ import gotera.web.circuit.Drawings.Wanted;
 import gotera.web.evidence.Cases;
 import gotera.web.evidence.JobFiles;
 import gotera.web.figures.Figures;
+import gotera.web.finding.FindingService;
 import gotera.web.frame.PrintStyle;
+import gotera.web.history.HistorySource;
 import gotera.web.pressure.PressureService;
 import gotera.web.pressure.PressureTestView;
 import gotera.web.report.Printer;
@@ -24,6 +26,7 @@ import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
 import java.time.Clock;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import java.util.UUID;
@@ -41,6 +44,8 @@ class JobArchive {
   private final JobRestore restore;
   private final JobFiles jobFiles;
   private final Cases cases;
+  private final FindingService findings;
+  private final List<HistorySource> histories;
   private final PressureService tests;
   private final CircuitService circuits;
   private final Drawings drawings;
@@ -56,6 +61,8 @@ class JobArchive {
       JobRestore restore,
       JobFiles jobFiles,
       Cases cases,
+      FindingService findings,
+      List<HistorySource> histories,
       PressureService tests,
       CircuitService circuits,
       Drawings drawings,
@@ -69,6 +76,8 @@ class JobArchive {
     this.restore = restore;
     this.jobFiles = jobFiles;
     this.cases = cases;
+    this.findings = findings;
+    this.histories = histories;
     this.tests = tests;
     this.circuits = circuits;
     this.drawings = drawings;
@@ -142,7 +151,8 @@ class JobArchive {
   private void read(UUID job) {
     try {
       cases.of(job).observed();
-      if (!tests.broken(job).isEmpty()) {
+      histories.forEach(h -> h.of(job));
+      if (!tests.broken(job).isEmpty() || !findings.unread(job).isEmpty()) {
         throw new Refused(words.say("archive.unreadable"));
       }
     } catch (Refused e) {

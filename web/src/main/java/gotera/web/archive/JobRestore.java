@@ -1,13 +1,14 @@
 package gotera.web.archive;
 
+import gotera.formats.FormatProblem;
+import gotera.formats.records.RecordsFormat;
+import gotera.formats.records.Upgrade;
 import gotera.web.archive.JobTables.Table;
 import gotera.web.job.JobChanges;
 import gotera.web.storage.Write;
 import java.util.ArrayList;
-import java.util.Base64;
 import java.util.HashMap;
 import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
@@ -31,10 +32,12 @@ class JobRestore {
   private static final int MOST_ROWS = 200_000;
 
   private final JdbcTemplate database;
+  private final RowContents contents;
   private final JobChanges changes;
 
-  JobRestore(JdbcTemplate database, JobChanges changes) {
+  JobRestore(JdbcTemplate database, RowContents contents, JobChanges changes) {
     this.database = database;
+    this.contents = contents;
     this.changes = changes;
   }
 
@@ -68,16 +71,9 @@ class JobRestore {
     if (count("job", "id", job.toString()) > 0) {
       throw new Refused("this job is here already");
     }
-    Map<Integer, Long> revisions = revisions(root.path("revisions"));
     JsonNode tables = root.path("tables");
-    tables
-        .propertyNames()
-        .forEach(
-            name -> {
-              if (JobTables.ALL.stream().noneMatch(t -> t.name().equals(name))) {
-                throw new Refused("there is no table " + name);
-              }
-            });
+    checked(tables);
+    Map<Integer, Long> revisions = revisions(root.path("revisions"));
     Set<String> here = here(tables);
     Map<String, Set<String>> ids = ids(tables);
     for (Table table : JobTables.ALL) {
@@ -98,6 +94,22 @@ class JobRestore {
     return job;
   }
 
+  /** What comes in passes the same checks as what is typed, before anything of it is kept. */
+  private static void checked(JsonNode tables) {
+    for (String table : tables.propertyNames()) {
+      if (!RecordsFormat.tables().contains(table)) {
+        throw new Refused("there is no table " + table);
+      }
+      int number = 1;
+      for (JsonNode row : tables.path(table)) {
+        List<FormatProblem> problems = RecordsFormat.problems(table, number++, row);
+        if (!problems.isEmpty()) {
+          throw new Refused(problems.get(0).sentence());
+        }
+      }
+    }
+  }
+
   /** Where rows go. */
   private record Target(
       Table table,
@@ -110,10 +122,8 @@ class JobRestore {
   private static JsonNode parsed(byte[] records) {
     try {
       JsonNode root = MAPPER.readTree(records);
-      if (!root.path("format").asString("").equals(Records.FORMAT)) {
-        throw new Refused("its records are of another format");
-      }
-      return root;
+      return Upgrade.toLatest(root)
+          .orElseThrow(() -> new Refused("its records are of another format"));
     } catch (JacksonException e) {
       throw new Refused("its records cannot be read");
     }
@@ -169,13 +179,13 @@ class JobRestore {
       throw new Refused(table + ", row " + number + ": it belongs to another job");
     }
     refersWithin(target, row, number);
-    Map<String, @Nullable Object> values = new LinkedHashMap<>();
     for (Map.Entry<String, JsonNode> member : row.properties()) {
       if (!target.columns().contains(member.getKey())) {
         throw new Refused(table + ", row " + number + ": there is no column " + member.getKey());
       }
-      values.put(member.getKey(), value(target, member.getKey(), member.getValue(), files));
     }
+    Map<String, @Nullable Object> values =
+        contents.of(new RowContents.Row(table, number, row), target.revisions(), files);
     List<@Nullable Object> parameters = new ArrayList<>(values.values());
     try {
       database.update(
@@ -248,42 +258,5 @@ class JobRestore {
       }
     }
     return here;
-  }
-
-  private static @Nullable Object value(
-      Target target, String column, JsonNode value, Map<String, byte[]> files) {
-    String table = target.table().name();
-    if (value.isNull()) {
-      return null;
-    }
-    if (column.equals(Records.REVISION)) {
-      Long revision = target.revisions().get(value.asInt(0));
-      if (revision == null) {
-        throw new Refused(table + ": a revision that is not there");
-      }
-      return revision;
-    }
-    if (Records.FILES.containsKey(table + "." + column)) {
-      byte[] content = files.get(value.asString(""));
-      if (content == null) {
-        throw new Refused(value.asString("") + " is not in the file");
-      }
-      return content;
-    }
-    if (value.isNumber()) {
-      return value.isIntegralNumber() ? (Object) value.asLong() : (Object) value.asDouble();
-    }
-    if (column.equals("payload")) {
-      return decoded(table, value.asString(""));
-    }
-    return value.asString("");
-  }
-
-  private static byte[] decoded(String table, String text) {
-    try {
-      return Base64.getDecoder().decode(text);
-    } catch (IllegalArgumentException e) {
-      throw new Refused(table + ": bytes that cannot be read");
-    }
   }
 }

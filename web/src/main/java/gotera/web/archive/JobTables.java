@@ -90,6 +90,7 @@ final class JobTables {
           "report_link",
           "report_link_history",
           "revision",
+          "shop_change",
           "shop_rate",
           "sign_in_try",
           "workshop_choice");

@@ -20,7 +20,7 @@ import tools.jackson.databind.node.ObjectNode;
  */
 @Component
 class Records {
-  static final String FORMAT = "gotera-records/1";
+  static final String FORMAT = "gotera-records/2";
 
   /** Columns whose bytes are files of their own, and where. */
   static final Map<String, String> FILES =

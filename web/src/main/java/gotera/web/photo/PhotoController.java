@@ -1,8 +1,7 @@
 package gotera.web.photo;
 
-import java.time.Duration;
+import gotera.web.frame.Brought;
 import java.util.UUID;
-import org.springframework.http.CacheControl;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -20,9 +19,6 @@ class PhotoController {
 
   @GetMapping("/photos/{id}")
   ResponseEntity<byte[]> photo(@PathVariable UUID id) {
-    return ResponseEntity.ok()
-        .contentType(MediaType.IMAGE_JPEG)
-        .cacheControl(CacheControl.maxAge(Duration.ofDays(30)).cachePrivate())
-        .body(photos.jpeg(id));
+    return Brought.of(photos.jpeg(id), MediaType.IMAGE_JPEG);
   }
 }

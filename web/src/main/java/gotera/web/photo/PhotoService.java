@@ -59,6 +59,16 @@ public class PhotoService {
     return photo.id;
   }
 
+  /**
+   * A photograph of another workshop, read like an upload; empty where it is none. One that holds
+   * nothing but its picture stays as it is, byte for byte.
+   */
+  public Optional<Photograph> anew(byte[] brought) {
+    return Photograph.read(brought)
+        .photograph()
+        .map(read -> PlainJpeg.is(brought) && read.fits() ? read.with(brought) : read);
+  }
+
   /** A photograph that was kept. */
   @Transactional(readOnly = true)
   public Optional<Photograph> kept(UUID id) {

@@ -63,6 +63,16 @@ public record Photograph(byte[] jpeg, int width, int height) {
     TOO_MANY_PIXELS
   }
 
+  /** Whether a picture of this size was not made smaller when it was read. */
+  boolean fits() {
+    return Math.max(width, height) < LONGEST_SIDE;
+  }
+
+  /** The same picture, of these bytes. */
+  Photograph with(byte[] other) {
+    return new Photograph(other, width, height);
+  }
+
   /** A photograph, or why there is none. */
   record Outcome(Optional<Photograph> photograph, Optional<Problem> problem) {
     static Outcome of(Photograph photograph) {

@@ -16,10 +16,10 @@ import org.springframework.transaction.annotation.Transactional;
 /** Seals tests and opens them again. */
 @Service
 public class Sealing {
-  /** How often a trace is hashed for who looks at it (our judgement). */
+  /** How often a trace is hashed for who looks at it: a change is noticed within this. */
   private static final Duration HASHED_EVERY = Duration.ofMinutes(1);
 
-  /** Tests whose seal is remembered at most (our judgement). */
+  /** Tests whose seal is remembered at most. */
   private static final int MOST_HASHED = 10_000;
 
   private final UnfinishedTest open;

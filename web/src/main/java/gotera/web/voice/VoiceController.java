@@ -1,8 +1,7 @@
 package gotera.web.voice;
 
-import java.time.Duration;
+import gotera.web.frame.Brought;
 import java.util.UUID;
-import org.springframework.http.CacheControl;
 import org.springframework.http.MediaType;
 import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Controller;
@@ -21,9 +20,11 @@ class VoiceController {
   @GetMapping("/voice/{id}")
   ResponseEntity<byte[]> recording(@PathVariable UUID id) {
     Recording recording = voices.recording(id);
-    return ResponseEntity.ok()
-        .contentType(MediaType.parseMediaType(recording.mediaType()))
-        .cacheControl(CacheControl.maxAge(Duration.ofDays(30)).cachePrivate())
-        .body(recording.sound());
+    // what it is follows from its first bytes, whatever was stored beside it
+    return Brought.of(
+        recording.sound(),
+        Recording.read(recording.sound())
+            .map(r -> MediaType.parseMediaType(r.mediaType()))
+            .orElse(MediaType.APPLICATION_OCTET_STREAM));
   }
 }

@@ -46,6 +46,11 @@ public class VoiceService {
     return recording;
   }
 
+  /** A recording of another workshop, read like an upload; empty where it is none. */
+  public Optional<Recording> anew(byte[] brought) {
+    return brought.length > Recording.MOST_BYTES ? Optional.empty() : Recording.read(brought);
+  }
+
   /** Keeps a recording, within the transaction of what it belongs to. */
   @Transactional(propagation = Propagation.MANDATORY)
   public UUID keep(UUID jobId, Recording recording, String by) {
