@@ -348,7 +348,9 @@ public final class TraceCsv {
       if (firstInstant == null) {
         firstInstant = instant;
       }
-      return OptionalDouble.of(Duration.between(firstInstant, instant).toNanos() / 1e9);
+      // in seconds and their rest: the nanoseconds of two thousand years are more than a long holds
+      Duration since = Duration.between(firstInstant, instant);
+      return OptionalDouble.of(since.getSeconds() + since.getNano() / 1e9);
     } catch (DateTimeParseException e) {
       problems.add(line, "time", text, "an instant such as 2026-05-04T09:30:00Z");
       return OptionalDouble.empty();

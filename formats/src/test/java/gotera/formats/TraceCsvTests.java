@@ -99,6 +99,14 @@ class TraceCsvTests {
       assertThat(((Rejected<Trace>) read).problems().get(0).sentence()).contains("CSV");
     }
 
+    /** A logger without a clock begins in the year 1; one that finds its clock on the way, too. */
+    @Test
+    void aLoggerWithoutAClockIsRead() throws IOException {
+      String first = "time,gauge_kpa\n0001-01-01T00:00:00Z,100\n";
+      assertThat(accepted(first + "0001-01-01T00:01:00Z,99\n").seconds(1)).isEqualTo(60);
+      assertThat(rejected(first + "2026-05-04T09:30:00Z,99\n").get(0).line()).isEqualTo(3);
+    }
+
     @Test
     void listsTwentyProblemsAndCountsTheRest() throws IOException {
       StringBuilder file = new StringBuilder("elapsed_s,gauge_kpa\n");

@@ -88,6 +88,23 @@ class DiaryTests {
     assertThat(http.get("/?q=Sill+14").text()).contains(job);
   }
 
+  /** A link takes so many entries in a day, and no photograph more. */
+  @Test
+  void aLinkTakesWhatAnOwnerWrites() {
+    mark("0", "0");
+    String link = link();
+    for (int i = 0; i < 20; i++) {
+      assertThat(write(link, "-1", "900").status()).as("entry " + i).isEqualTo(302);
+    }
+    Http.Answer enough = write(link, "-1", "900");
+    assertThat(enough.status()).isEqualTo(422);
+    assertThat(enough.text()).contains("taken 20 entries").contains("value=\"-1\"");
+    String id = job.replace("/jobs/", "");
+    database.update(
+        "update level_mark set written_at = written_at - interval 25 hour where job_id = ?", id);
+    assertThat(write(link, "-1", "900").status()).as("a day later").isEqualTo(302);
+  }
+
   private boolean closed() {
     return database.queryForObject(
             "select count(*) from job where id = ? and closed_at is not null",

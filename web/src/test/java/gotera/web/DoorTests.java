@@ -11,6 +11,7 @@ import java.net.SocketTimeoutException;
 import java.net.URI;
 import java.nio.charset.StandardCharsets;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -86,11 +87,25 @@ class DoorTests {
         sentAway += isSentAway(crowd.get(i)) ? 1 : 0;
       }
       assertThat(sentAway).as("sent away at once").isEqualTo(6);
+      assertThat(readingOn()).as("threads held by whom is answered already").isZero();
     } finally {
       for (Socket one : crowd) {
         one.close();
       }
     }
+  }
+
+  /** Threads of the server that read on where all is answered. */
+  private static long readingOn() {
+    return Thread.getAllStackTraces().values().stream()
+        .filter(
+            stack ->
+                Arrays.stream(stack)
+                    .anyMatch(
+                        at ->
+                            at.getClassName().contains("InputFilter")
+                                && at.getMethodName().equals("end")))
+        .count();
   }
 
   /** Answered before anything of it is read: nothing of the body was sent. */

@@ -28,8 +28,11 @@ import java.util.zip.ZipOutputStream;
  * twice from the same it is the same, byte for byte.
  */
 public final class SignedZip {
-  /** Most bytes unpacked, all entries together (our judgement). */
-  private static final long MOST_BYTES = 300L * 1024 * 1024;
+  /** Most bytes unpacked, all entries together (our judgement): a quarter of a small heap. */
+  static final long MOST_BYTES = 128L * 1024 * 1024;
+
+  /** Most bytes of one entry (our judgement): ten times the records of a year with a gauge. */
+  static final long MOST_OF_ONE = 24L * 1024 * 1024;
 
   /** Most entries (our judgement). */
   private static final int MOST_ENTRIES = 5000;
@@ -167,9 +170,9 @@ public final class SignedZip {
         if (!name.matches("[A-Za-z0-9._-]+(/[A-Za-z0-9._-]+)?") || name.contains("..")) {
           return Optional.of("it holds a name that leads elsewhere");
         }
-        byte[] content = in.readNBytes((int) Math.min(left + 1, Integer.MAX_VALUE - 8));
+        byte[] content = in.readNBytes((int) Math.min(left, MOST_OF_ONE) + 1);
         left -= content.length;
-        if (left < 0 || into.size() >= MOST_ENTRIES) {
+        if (left < 0 || content.length > MOST_OF_ONE || into.size() >= MOST_ENTRIES) {
           return Optional.of("it unpacks to more than can be taken");
         }
         if (into.put(name, content) != null) {

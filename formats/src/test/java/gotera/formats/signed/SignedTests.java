@@ -349,6 +349,14 @@ class SignedTests {
                 });
         assertThat(SignedZip.check(zip)).as(name).isInstanceOf(Different.class);
       }
+      byte[] bomb =
+          again(
+              all -> {
+                all.put("records.json", new byte[(int) SignedZip.MOST_OF_ONE + 1]);
+                return all;
+              });
+      assertThat(bomb.length).as("guard: small as it comes").isLessThan(200_000);
+      assertThat(why(bomb)).isEqualTo("it unpacks to more than can be taken");
       byte[] nothing = again(all -> Map.of("job.json", new byte[2]));
       assertThat(why(nothing)).isEqualTo("it carries no signature");
     }

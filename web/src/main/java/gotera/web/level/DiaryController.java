@@ -40,6 +40,9 @@ class DiaryController {
   /** Who wrote a mark that came by link. */
   static final String OWNER = "owner";
 
+  /** Entries that a link takes in a day (our judgement: ten times what anybody writes). */
+  private static final int MOST_A_DAY = 20;
+
   private final CustomerLinkService links;
   private final HandedLinks handed;
   private final LevelService marks;
@@ -114,6 +117,12 @@ class DiaryController {
       throws IOException {
     UUID job = job(token, response);
     FieldProblems problems = new FieldProblems(words);
+    if (marks.lately(job, OWNER) >= MOST_A_DAY) {
+      // before the photograph is looked at: that is what costs
+      problems.add("levelNow", "problem.diary-enough", MOST_A_DAY);
+      return Pages.unprocessable(
+          page(token, job, form, problems.sentences(), figures, model), model);
+    }
     OptionalDouble km = problems.number("distance", form.distance(), Range.DISTANCE);
     Optional<Photograph> seen = photos.read(problems, photo);
     if (problems.none()) {

@@ -57,6 +57,13 @@ public class LevelService {
     return marks.findByJobIdAndWithdrawnAtIsNullOrderByReadAtAscIdAsc(jobId);
   }
 
+  /** How many of a job's marks somebody wrote within a day, those taken back too. */
+  @Transactional(readOnly = true)
+  int lately(UUID jobId, String by) {
+    return marks.countByJobIdAndWrittenByAndWrittenAtAfter(
+        jobId, by, clock.instant().minus(Duration.ofDays(1)));
+  }
+
   /**
    * What the marks say that were written since then.
    *

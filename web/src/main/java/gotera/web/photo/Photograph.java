@@ -43,8 +43,11 @@ public record Photograph(byte[] jpeg, int width, int height) {
   /** Longest side on paper (px): 80 mm at 200 dots an inch (our judgement). */
   private static final int PRINTED_SIDE = 640;
 
-  /** Most pixels read (our judgement: twice what phones make); more is refused unread. */
-  private static final long MOST_PIXELS = 100_000_000L;
+  /** Most pixels read (our judgement: what phones make); more is refused unread. */
+  private static final long MOST_PIXELS = 64_000_000L;
+
+  /** Longest side read (px) (our judgement: a panorama has as much). */
+  private static final long LONGEST_READ = 16_000;
 
   /** Largest upload (bytes); our judgement. */
   static final int MOST_BYTES = 24 * 1024 * 1024;
@@ -117,7 +120,7 @@ public record Photograph(byte[] jpeg, int width, int height) {
       // the size stands at the beginning: a bomb is refused before it is unpacked
       long width = reader.getWidth(0);
       long height = reader.getHeight(0);
-      if (width * height > MOST_PIXELS) {
+      if (width * height > MOST_PIXELS || Math.max(width, height) > LONGEST_READ) {
         return Outcome.of(Problem.TOO_MANY_PIXELS);
       }
       ImageReadParam parameters = reader.getDefaultReadParam();

@@ -6,6 +6,8 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.time.Clock;
+import org.springframework.boot.tomcat.servlet.TomcatServletWebServerFactory;
+import org.springframework.boot.web.server.WebServerFactoryCustomizer;
 import org.springframework.boot.web.servlet.FilterRegistrationBean;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.context.annotation.Bean;
@@ -200,6 +202,11 @@ class SecurityConfiguration {
     registration.addUrlPatterns(FilesWithoutCookies.AT);
     registration.setOrder(Ordered.HIGHEST_PRECEDENCE + 1);
     return registration;
+  }
+
+  @Bean
+  WebServerFactoryCustomizer<TomcatServletWebServerFactory> unreadBodies() {
+    return factory -> factory.addEngineValves(new UnreadBodies());
   }
 
   /** Refusals are told to whoever listens, for the log. */
