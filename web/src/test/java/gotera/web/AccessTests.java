@@ -120,6 +120,9 @@ class AccessTests {
     MAY.put("GET /diary/{token}", "ndtl");
     MAY.put("POST /diary/{token}", "ndtl");
     MAY.put("POST /jobs/import", "l");
+    MAY.put("GET /job-files/{id}", "l");
+    MAY.put("POST /job-files/{id}", "l");
+    MAY.put("POST /job-files/{id}/discard", "l");
     MAY.put("POST /api/gauges/pair", "ndtl");
     MAY.put("POST /api/gauges/readings", "ndtl");
     MAY.put("GET /quote/{token}", "ndtl");

@@ -64,7 +64,85 @@ class ArchiveTests {
 
   private static Http.Answer take(byte[] zip) {
     lead.get("/jobs/closed");
-    return lead.postFile("/jobs/import", Map.of(), "jobFile", zip);
+    Http.Answer seen = lead.postFile("/jobs/import", Map.of(), "jobFile", zip);
+    return seen.location().contains("/job-files/") ? lead.post(path(seen), Map.of()) : seen;
+  }
+
+  private static String path(Http.Answer led) {
+    return led.location().replaceAll("^https?://[^/]+", "");
+  }
+
+  /**
+   * Names that are known here: asked, and joined or kept beside; who signed it is said before, and
+   * known the next time.
+   */
+  @Test
+  void namesThatAreKnownAreAskedAbout(Application.Running application) {
+    Http here = Http.signedIn(application.address(), "bench", Application.PASSWORD);
+    String first = of(here, "Ling 3");
+    String second = of(here, "Ling 3");
+    assertThat(take(here.bytes(first + "/job.zip").content()).location()).endsWith("/history");
+    // over there it is another vehicle of this name, and another type
+    database("update vehicle set id = uuid() where name = 'Ling 3'");
+    byte[] zip = here.bytes(second + "/job.zip").content();
+    lead.get("/jobs/closed");
+    String file = path(lead.postFile("/jobs/import", Map.of(), "jobFile", zip));
+    assertThat(lead.get(file).text())
+        .contains("never seen here before")
+        .contains("There is a vehicle Ling 3 here");
+    Http.Answer unsaid = lead.post(file, Map.of("workshop", "The garage below"));
+    assertThat(unsaid.status()).isEqualTo(422);
+    assertThat(unsaid.text()).contains("the same one or another").contains("The garage below");
+    assertThat(lead.post(file, Map.of("vehicle", "another", "vehicleName", "Ling 3")).text())
+        .contains("needs another name than Ling 3");
+    Map<String, String> same = Map.of("vehicle", "same", "workshop", "The garage below");
+    assertThat(lead.post(file, same).location()).endsWith(second + "/history");
+    assertThat(lead.get(file).status()).as("taken, and forgotten").isEqualTo(404);
+    assertThat(lead.get(second + "/find").status()).isEqualTo(200);
+    assertThat(count("select count(*) from vehicle where name = 'Ling 3'")).isEqualTo(1);
+    String third = of(here, "Ling 3");
+    file =
+        path(
+            lead.postFile(
+                "/jobs/import", Map.of(), "jobFile", here.bytes(third + "/job.zip").content()));
+    assertThat(lead.get(file).text()).contains("The garage below").contains("whose key you know");
+    assertThat(lead.post(file, Map.of("vehicle", "another", "vehicleName", "Ling 3 below")))
+        .extracting(Http.Answer::location)
+        .asString()
+        .endsWith(third + "/history");
+    assertThat(lead.get(third + "/intake").text()).contains("Ling 3 below");
+    assertThat(count("select count(*) from vehicle where name like 'Ling 3%'")).isEqualTo(2);
+  }
+
+  private static String of(Http here, String vehicle) {
+    return here.post("/jobs/new", Map.of("vehicle", vehicle, "version", "0"))
+        .location()
+        .replaceAll("^.*(/jobs/[0-9a-f-]{36}).*$", "$1");
+  }
+
+  private static void database(String statement) {
+    try (java.sql.Connection database = Server.connect(FOLDER);
+        java.sql.Statement change = database.createStatement()) {
+      change.execute("set foreign_key_checks = 0");
+      String before = "create temporary table ids as select id from vehicle where name = 'Ling 3'";
+      change.execute(before);
+      change.execute(statement);
+      change.execute(
+          "update job set vehicle_id = (select id from vehicle where name = 'Ling 3')"
+              + " where vehicle_id in (select id from ids)");
+    } catch (java.sql.SQLException e) {
+      throw new IllegalStateException(e);
+    }
+  }
+
+  private static long count(String query) {
+    try (java.sql.Connection database = Server.connect(FOLDER);
+        java.sql.ResultSet counted = database.createStatement().executeQuery(query)) {
+      counted.next();
+      return counted.getLong(1);
+    } catch (java.sql.SQLException e) {
+      throw new IllegalStateException(e);
+    }
   }
 
   /** Every job of the demonstration, out, in elsewhere, out again: the same, byte for byte. */
@@ -176,6 +254,8 @@ class ArchiveTests {
         Bench.at(application, other.address(), Server.LEAD, Server.PASSWORD).by(Hand.TOUCH)) {
       elsewhere.open("/jobs/closed");
       elsewhere.page.setInputFiles("#jobFile", new FilePayload("job.zip", "application/zip", zip));
+      elsewhere.click("Look at it");
+      elsewhere.shows("h1", "A job of another workshop");
       elsewhere.click("Take it in");
       elsewhere.shows("h1", "History");
       elsewhere.open(job + "/level-watch");

@@ -2,9 +2,11 @@ package gotera.web.archive;
 
 import gotera.formats.HoldJson;
 import gotera.formats.TraceWriter;
+import gotera.formats.signed.Authenticity;
 import gotera.formats.signed.Chain;
 import gotera.formats.signed.SignedZip;
 import gotera.web.archive.JobRestore.Refused;
+import gotera.web.archive.Joining.Clash;
 import gotera.web.chain.ChainService;
 import gotera.web.chain.InstallationKey;
 import gotera.web.circuit.CircuitService;
@@ -128,23 +130,54 @@ class JobArchive {
    * @throws Refused where it is not as it was signed, or cannot be read here
    */
   @Write
-  public UUID take(byte[] zip) {
-    SignedZip.Opened opened = SignedZip.open(zip);
-    if (opened instanceof SignedZip.Opened.Refused refused) {
-      throw new Refused(refused.what());
-    }
-    SignedZip.Opened.Files held = (SignedZip.Opened.Files) opened;
-    Map<String, byte[]> files = held.files();
-    byte[] rows = files.get(RECORDS);
-    if (rows == null) {
-      throw new Refused(RECORDS + " is missing");
-    }
-    UUID job = restore.put(rows, files);
+  public UUID take(byte[] zip, Joining joining) {
+    SignedZip.Opened.Files held = opened(zip);
+    UUID job = restore.put(rows(held), joining, held.files());
     read(job);
     if (!chains.of(job).equals(held.chain())) {
       throw new Refused(words.say("archive.other-chain"));
     }
     return job;
+  }
+
+  /**
+   * What a file is, before it is taken in.
+   *
+   * @param signed who signed it, and when
+   * @param clashes its names that are known here
+   */
+  record Seen(Authenticity.Genuine signed, List<Clash> clashes) {}
+
+  /**
+   * Looks at a file.
+   *
+   * @throws Refused where it is not as it was signed, or is here already
+   */
+  Seen look(byte[] zip) {
+    SignedZip.Opened.Files held = opened(zip);
+    if (restore.isHere(rows(held))) {
+      throw new Refused("this job is here already");
+    }
+    if (SignedZip.check(zip) instanceof Authenticity.Genuine signed) {
+      return new Seen(signed, restore.clashes(rows(held)));
+    }
+    throw new Refused(words.say("archive.unreadable"));
+  }
+
+  private static SignedZip.Opened.Files opened(byte[] zip) {
+    SignedZip.Opened opened = SignedZip.open(zip);
+    if (opened instanceof SignedZip.Opened.Refused refused) {
+      throw new Refused(refused.what());
+    }
+    return (SignedZip.Opened.Files) opened;
+  }
+
+  private static byte[] rows(SignedZip.Opened.Files held) {
+    byte[] rows = held.files().get(RECORDS);
+    if (rows == null) {
+      throw new Refused(RECORDS + " is missing");
+    }
+    return rows;
   }
 
   /** What cannot be read is not taken. */

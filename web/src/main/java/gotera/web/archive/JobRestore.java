@@ -4,6 +4,7 @@ import gotera.formats.FormatProblem;
 import gotera.formats.records.RecordsFormat;
 import gotera.formats.records.Upgrade;
 import gotera.web.archive.JobTables.Table;
+import gotera.web.archive.Joining.Clash;
 import gotera.web.job.JobChanges;
 import gotera.web.storage.Write;
 import java.util.ArrayList;
@@ -20,6 +21,7 @@ import org.springframework.stereotype.Component;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Puts the rows of a job in place, all of them or none. */
 @Component
@@ -57,15 +59,38 @@ class JobRestore {
     }
   }
 
+  /** Names of a file that are known here, of something else. */
+  List<Clash> clashes(byte[] records) {
+    JsonNode tables = parsed(records).path("tables");
+    List<Clash> clashes = new ArrayList<>();
+    for (String table : Joining.NAMED) {
+      for (JsonNode row : tables.path(table)) {
+        String id = row.path("id").asString("");
+        String name = row.path("name").asString("");
+        database
+            .queryForList(
+                "select id from " + table + " where name = ? and id <> ?", String.class, name, id)
+            .forEach(here -> clashes.add(new Clash(table, id, name, here)));
+      }
+    }
+    return clashes;
+  }
+
+  /** Whether a job is here already. */
+  boolean isHere(byte[] records) {
+    return count("job", "id", identifier(parsed(records).path("job").asString("")).toString()) > 0;
+  }
+
   /**
    * Puts a job in place.
    *
    * @param records its rows
+   * @param joining how names come in that are known here
    * @param files the files they name
    * @throws Refused where anything does not fit; nothing is kept then
    */
   @Write
-  public UUID put(byte[] records, Map<String, byte[]> files) {
+  public UUID put(byte[] records, Joining joining, Map<String, byte[]> files) {
     JsonNode root = parsed(records);
     UUID job = identifier(root.path("job").asString(""));
     if (count("job", "id", job.toString()) > 0) {
@@ -73,9 +98,12 @@ class JobRestore {
     }
     JsonNode tables = root.path("tables");
     checked(tables);
+    joining.apply((ObjectNode) tables);
+    hasItsCircuit((ObjectNode) tables, joining);
     Map<Integer, Long> revisions = revisions(root.path("revisions"));
     Set<String> here = here(tables);
     Map<String, Set<String>> ids = ids(tables);
+    ids.put("here already", joining.here());
     for (Table table : JobTables.ALL) {
       JsonNode rows = tables.path(table.name());
       if (rows.size() > MOST_ROWS) {
@@ -92,6 +120,18 @@ class JobRestore {
     }
     changes.countShared();
     return job;
+  }
+
+  /** A vehicle that is here already keeps the circuit it has here. */
+  private void hasItsCircuit(ObjectNode tables, Joining joining) {
+    Joining.keep(
+        tables,
+        "vehicle_circuit",
+        row -> {
+          String vehicle = row.path("vehicle_id").asString("");
+          return !joining.here().contains(vehicle)
+              || count("vehicle_circuit", "vehicle_id", vehicle) == 0;
+        });
   }
 
   /** What comes in passes the same checks as what is typed, before anything of it is kept. */

@@ -83,6 +83,8 @@ final class JobTables {
           "installation_key",
           "job_bay",
           "job_change",
+          "job_file",
+          "known_workshop",
           "job_summary",
           "letterhead",
           "repair_price",
