@@ -11,6 +11,7 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -98,6 +99,14 @@ class GaugeTests {
 
   private static String pairing(String code) {
     return "{\"code\":\"" + code + "\",\"name\":\"Bay 2\",\"step\":0.05,\"temperatureStep\":0.1}";
+  }
+
+  private static Map<String, String> pairs(String... pairs) {
+    Map<String, String> all = new LinkedHashMap<>();
+    for (int i = 0; i < pairs.length; i += 2) {
+      all.put(pairs[i], pairs[i + 1]);
+    }
+    return all;
   }
 
   /** Pairs a gauge by its code; returns its token. */
@@ -284,7 +293,7 @@ class GaugeTests {
   void whatCannotBeUnderstoodIsNamedAndNothingOfItIsKept(Application.Running application) {
     Paired gauge = paired(application);
     Map<String, String> wrong =
-        Map.of(
+        pairs(
             "{",
             "",
             "[]",
@@ -295,6 +304,8 @@ class GaugeTests {
             "sent",
             batch("a", 1, "{\"number\":0,\"at\":1,\"pressure\":1}"),
             "readings[0].number",
+            batch("a", 1, "{\"number\":1.5,\"at\":1,\"pressure\":1}"),
+            "",
             batch("a", 1, "{\"number\":1,\"pressure\":1}"),
             "readings[0].at",
             batch("a", 1, "{\"number\":1,\"at\":1}"),
@@ -334,6 +345,33 @@ class GaugeTests {
                 .get("kept")
                 .asInt())
         .isEqualTo(1);
+  }
+
+  /** A device that was started anew counts from 1 by a clock of another name: nothing is lost. */
+  @Test
+  void aDeviceThatWasStartedAnewCountsAnew(Application.Running application) {
+    Paired gauge = paired(application);
+    sendNow(gauge, 1, 5);
+    sendNow(gauge, 9, 12);
+    // by the same clock that contradicts what came, and is said
+    Said same = gauge.send(batch("a", BASE, "{\"number\":1,\"at\":1001.3,\"pressure\":70}"));
+    assertThat(same.status()).isEqualTo(409);
+    assertThat(same.body().toString()).contains("counts anew");
+    String anew =
+        "{\"number\":1,\"at\":4,\"pressure\":71},{\"number\":2,\"at\":4.1,\"pressure\":72}";
+    Said first = gauge.send(batch("b", 4, anew));
+    assertThat(first.status()).isEqualTo(200);
+    assertThat(first.body().get("kept").asInt()).isEqualTo(2);
+    assertThat(first.body().get("through").asLong()).isEqualTo(2);
+    assertThat(first.body().get("gaps")).isEmpty();
+    assertThat(gauge.send(batch("b", 4, anew)).body().get("kept").asInt()).as("again").isZero();
+    Said later = gauge.send(batch("b", 4, "{\"number\":5,\"at\":4.5,\"pressure\":73}"));
+    assertThat(later.body().get("gaps").get(0).get("from").asLong()).isEqualTo(3);
+    assertThat(gauge.stored()).hasSize(12).contains(71.0, 72.0, 73.0);
+    // and once more
+    assertThat(gauge.send(batch("c", 4, anew)).body().get("through").asLong()).isEqualTo(2);
+    assertThat(gauge.bench().get("/tests/" + gauge.begun().test() + "/gauges").text())
+        .contains("5 readings are lost");
   }
 
   /** A clock that jumps forward without saying so would write where nobody looks. */

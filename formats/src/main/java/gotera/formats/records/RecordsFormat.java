@@ -107,10 +107,9 @@ public final class RecordsFormat {
     } catch (IOException e) {
       throw new UncheckedIOException(FILE, e);
     }
-    for (String table : List.copyOf(tables.keySet())) {
-      tables.put(table + HISTORY, history(tables.get(table)));
-    }
-    return tables;
+    Map<String, Map<String, Member>> all = new LinkedHashMap<>(tables);
+    tables.forEach((table, members) -> all.put(table + HISTORY, history(members)));
+    return all;
   }
 
   /** An earlier state has the same members, any of which may not have been there yet. */

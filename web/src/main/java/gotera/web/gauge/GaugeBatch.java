@@ -52,6 +52,21 @@ record GaugeBatch(
       OptionalDouble temperature,
       Optional<TraceEvent.Kind> event) {}
 
+  /** The same, its numbers counted on after so many earlier ones. */
+  GaugeBatch after(long earlier) {
+    return new GaugeBatch(
+        clock,
+        sent,
+        previous,
+        lost.stream().map(l -> new Sequence.Range(l.from() + earlier, l.to() + earlier)).toList(),
+        readings.stream()
+            .map(
+                r ->
+                    new Numbered(
+                        r.number() + earlier, r.at(), r.pressure(), r.temperature(), r.event()))
+            .toList());
+  }
+
   /** Understands a batch, or says where it does not. */
   static GaugeBatch of(@Nullable Batch batch) {
     if (batch == null) {

@@ -63,13 +63,18 @@ class GaugeIntake {
    * @param arrived when it came
    */
   @Write
-  public Acknowledged take(String token, GaugeBatch batch, Instant arrived) {
-    Row gauge =
+  public Acknowledged take(String token, GaugeBatch sent, Instant arrived) {
+    Row paired =
         rows.locked(token)
             .filter(g -> g.withdrawn().isEmpty())
             .orElseThrow(
                 () -> new Refusal(Refusal.Kind.UNKNOWN, "", "this token opens nothing any more"));
-    Kept kept = placing(gauge, batch, arrived);
+    Optional<Kept> known = rows.clock(paired.id(), sent.clock());
+    long earlier = known.map(Kept::earlier).orElseGet(() -> earlier(paired, sent));
+    // what a device that was started anew had not sent yet is gone with its memory
+    Row gauge = earlier == paired.received().highest() ? closed(paired) : paired;
+    GaugeBatch batch = sent.after(earlier);
+    Kept kept = placing(gauge, batch, known, earlier, arrived);
     ahead(batch, kept.clock(), arrived);
     List<Stand> stands = rows.stands(gauge.id());
     List<Numbered> fresh =
@@ -84,18 +89,57 @@ class GaugeIntake {
             .map(r -> r.temperature().getAsDouble())
             .orElse(null));
     rows.keep(gauge.id(), batch.clock(), kept, clock.instant());
-    DeviceClock.Known known = kept.clock().known(batch.sent(), GaugeRows.seconds(arrived));
+    DeviceClock.Known now = kept.clock().known(batch.sent(), GaugeRows.seconds(arrived));
     return new Acknowledged(
         GaugeRows.seconds(arrived),
         GaugeRows.seconds(clock.instant()),
-        after.received().through(),
-        after.received().gaps().stream().map(g -> new Numbers(g.from(), g.to())).toList(),
+        Math.max(0, after.received().through() - earlier),
+        after.received().gaps().stream()
+            .filter(g -> g.to() > earlier)
+            .map(g -> new Numbers(Math.max(1, g.from() - earlier), g.to() - earlier))
+            .toList(),
         outcome.kept(),
         outcome.notKept(),
         stands.stream().anyMatch(s -> s.ended().isEmpty()),
-        known.offset(),
-        known.u(),
-        known.drift());
+        now.offset(),
+        now.u(),
+        now.drift());
+  }
+
+  /**
+   * A clock that was never heard of, with numbers that have come already, is that of a device that
+   * was started anew and counts from the beginning.
+   */
+  private long earlier(Row gauge, GaugeBatch sent) {
+    long now = rows.earlier(gauge.id());
+    boolean anew =
+        !sent.readings().isEmpty()
+            && sent.readings().get(0).number() == 1
+            && gauge.received().has(1 + now);
+    return anew ? gauge.received().highest() : now;
+  }
+
+  /** A gauge whose gaps will not come any more. */
+  private static Row closed(Row gauge) {
+    Sequence received = gauge.received();
+    Sequence lost = gauge.lost();
+    for (Sequence.Range gap : received.gaps()) {
+      lost = lost.with(gap);
+    }
+    for (Sequence.Range range : lost.ranges()) {
+      received = received.with(range);
+    }
+    return new Row(
+        gauge.id(),
+        gauge.made(),
+        gauge.pairedBy(),
+        gauge.withdrawn(),
+        received,
+        lost,
+        gauge.notKept(),
+        gauge.heard(),
+        gauge.told(),
+        gauge.last());
   }
 
   /**
@@ -113,12 +157,12 @@ class GaugeIntake {
   }
 
   /** The gauge's clock with what this batch says of it. */
-  private Kept placing(Row gauge, GaugeBatch batch, Instant arrived) {
-    Optional<Kept> known = rows.clock(gauge.id(), batch.clock());
+  private Kept placing(
+      Row gauge, GaugeBatch batch, Optional<Kept> known, long earlier, Instant arrived) {
     if (known.isEmpty()) {
       rows.forgetClocks(gauge.id(), MOST_CLOCKS);
     }
-    Kept before = known.orElse(new Kept(Double.NEGATIVE_INFINITY, DeviceClock.UNKNOWN));
+    Kept before = known.orElse(new Kept(Double.NEGATIVE_INFINITY, DeviceClock.UNKNOWN, earlier));
     double reached = before.reached();
     for (Numbered r : batch.readings()) {
       if (r.number() > gauge.received().highest() && known.isPresent() && r.at() <= reached) {
@@ -126,6 +170,13 @@ class GaugeIntake {
             Refusal.Kind.CONFLICT,
             "readings",
             "a later reading at an earlier time: give a clock that begins anew another name");
+      }
+      if (gauge.received().has(r.number()) && known.isPresent() && r.at() > reached) {
+        throw new Refusal(
+            Refusal.Kind.CONFLICT,
+            "readings",
+            "a number that has come, at a later time: give the clock of a device that counts anew"
+                + " another name");
       }
     }
     DeviceClock heard = batch.previous().map(before.clock()::heard).orElse(before.clock());
@@ -139,7 +190,7 @@ class GaugeIntake {
         batch.readings().isEmpty()
             ? reached
             : Math.max(reached, batch.readings().get(batch.readings().size() - 1).at());
-    return new Kept(Double.isFinite(now) ? now : batch.sent(), placing);
+    return new Kept(Double.isFinite(now) ? now : batch.sent(), placing, earlier);
   }
 
   private Outcome keep(Row gauge, List<Stand> stands, DeviceClock placed, List<Numbered> fresh) {

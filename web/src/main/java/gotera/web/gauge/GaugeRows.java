@@ -67,8 +67,14 @@ class GaugeRows {
     }
   }
 
-  /** A clock of a gauge. */
-  record Kept(double reached, DeviceClock clock) {}
+  /**
+   * A clock of a gauge.
+   *
+   * @param reached the latest reading by it (s)
+   * @param clock what is known of it
+   * @param earlier numbers of the gauge before those that are counted beside this clock
+   */
+  record Kept(double reached, DeviceClock clock, long earlier) {}
 
   static double seconds(Instant at) {
     return at.getEpochSecond() + at.getNano() / 1e9;
@@ -223,8 +229,9 @@ class GaugeRows {
   Optional<Kept> clock(UUID gauge, String name) {
     return database
         .query(
-            "select reached, state from gauge_clock where gauge_id = ? and name = ?",
-            (row, n) -> new Kept(row.getDouble(1), ClockText.read(row.getString(2))),
+            "select reached, state, earlier from gauge_clock where gauge_id = ? and name = ?",
+            (row, n) ->
+                new Kept(row.getDouble(1), ClockText.read(row.getString(2)), row.getLong(3)),
             gauge.toString(),
             name)
         .stream()
@@ -244,14 +251,25 @@ class GaugeRows {
             name);
     if (changed == 0) {
       database.update(
-          "insert into gauge_clock (gauge_id, name, reached, state, used_at)"
-              + " values (?, ?, ?, ?, ?)",
+          "insert into gauge_clock (gauge_id, name, reached, state, earlier, used_at)"
+              + " values (?, ?, ?, ?, ?, ?)",
           gauge.toString(),
           name,
           kept.reached(),
           ClockText.of(kept.clock()),
+          kept.earlier(),
           utc(now));
     }
+  }
+
+  /** Numbers of a gauge before those that it counts now. */
+  long earlier(UUID gauge) {
+    Long most =
+        database.queryForObject(
+            "select max(earlier) from gauge_clock where gauge_id = ?",
+            Long.class,
+            gauge.toString());
+    return most == null ? 0 : most;
   }
 
   /** Forgets the clocks of a gauge that were used longest ago, but for so many. */
