@@ -42,6 +42,23 @@ public final class RecordsFormat {
     return List.copyOf(TABLES.getOrDefault(table, Map.of()).values());
   }
 
+  /** What is wrong with all the records of a job, the first of it, as a sentence. */
+  public static Optional<String> wrong(JsonNode tables) {
+    for (String table : tables.propertyNames()) {
+      if (!TABLES.containsKey(table)) {
+        return Optional.of("there is no table " + table);
+      }
+      int number = 1;
+      for (JsonNode row : tables.path(table)) {
+        List<FormatProblem> problems = problems(table, number++, row);
+        if (!problems.isEmpty()) {
+          return Optional.of(problems.get(0).sentence());
+        }
+      }
+    }
+    return Optional.empty();
+  }
+
   /**
    * What is wrong with a row, at its place, the first few only.
    *

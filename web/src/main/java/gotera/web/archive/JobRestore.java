@@ -1,6 +1,5 @@
 package gotera.web.archive;
 
-import gotera.formats.FormatProblem;
 import gotera.formats.records.RecordsFormat;
 import gotera.formats.records.Upgrade;
 import gotera.web.archive.JobTables.Table;
@@ -97,7 +96,12 @@ class JobRestore {
       throw new Refused("this job is here already");
     }
     JsonNode tables = root.path("tables");
-    checked(tables);
+    // what comes in passes the same checks as what is typed, before anything of it is kept
+    RecordsFormat.wrong(tables)
+        .ifPresent(
+            w -> {
+              throw new Refused(w);
+            });
     joining.apply((ObjectNode) tables);
     hasItsCircuit((ObjectNode) tables, joining);
     Map<Integer, Long> revisions = revisions(root.path("revisions"));
@@ -132,22 +136,6 @@ class JobRestore {
           return !joining.here().contains(vehicle)
               || count("vehicle_circuit", "vehicle_id", vehicle) == 0;
         });
-  }
-
-  /** What comes in passes the same checks as what is typed, before anything of it is kept. */
-  private static void checked(JsonNode tables) {
-    for (String table : tables.propertyNames()) {
-      if (!RecordsFormat.tables().contains(table)) {
-        throw new Refused("there is no table " + table);
-      }
-      int number = 1;
-      for (JsonNode row : tables.path(table)) {
-        List<FormatProblem> problems = RecordsFormat.problems(table, number++, row);
-        if (!problems.isEmpty()) {
-          throw new Refused(problems.get(0).sentence());
-        }
-      }
-    }
   }
 
   /** Where rows go. */
