@@ -69,6 +69,11 @@ public record LevelWatch(
   public record Mark(
       double area, double level, double toppedUp, double hotHours, OptionalDouble celsius) {}
 
+  /**
+   * Entries that an owner writes in a day, at most (our judgement: ten times what anybody does).
+   */
+  public static final int MOST_ENTRIES_A_DAY = 20;
+
   /** Mean speed of a drive, towns and passes together (km/h) (our judgement, untested). */
   private static final double USUAL_SPEED = 45;
 

@@ -187,6 +187,7 @@ class ArchiveTests {
     String kept =
         lead.get("/tests/" + begun.test() + "/camera").find("<img src=\"(/photos/[^\"]+)");
     assertThat(lead.bytes(kept).type()).startsWith("image/");
+    assertThat(lead.get(kept).header("Content-Security-Policy")).startsWith("sandbox;");
   }
 
   /**

@@ -40,9 +40,6 @@ class DiaryController {
   /** Who wrote a mark that came by link. */
   static final String OWNER = "owner";
 
-  /** Entries that a link takes in a day (our judgement: ten times what anybody writes). */
-  private static final int MOST_A_DAY = 20;
-
   private final CustomerLinkService links;
   private final HandedLinks handed;
   private final LevelService marks;
@@ -117,9 +114,9 @@ class DiaryController {
       throws IOException {
     UUID job = job(token, response);
     FieldProblems problems = new FieldProblems(words);
-    if (marks.lately(job, OWNER) >= MOST_A_DAY) {
+    if (marks.lately(job, OWNER) >= LevelWatch.MOST_ENTRIES_A_DAY) {
       // before the photograph is looked at: that is what costs
-      problems.add("levelNow", "problem.diary-enough", MOST_A_DAY);
+      problems.add("levelNow", "problem.diary-enough", LevelWatch.MOST_ENTRIES_A_DAY);
       return Pages.unprocessable(
           page(token, job, form, problems.sentences(), figures, model), model);
     }

@@ -2,16 +2,24 @@ package gotera.web.security;
 
 import jakarta.servlet.ServletException;
 import java.io.IOException;
+import java.time.Duration;
+import java.util.concurrent.locks.LockSupport;
 import org.apache.catalina.connector.Request;
 import org.apache.catalina.connector.Response;
 import org.apache.catalina.valves.ValveBase;
 import org.apache.coyote.ActionCode;
 
 /**
- * Who was answered before all was sent is not waited for: the server would read the rest of the
- * body to keep the connection, and a body that never comes would keep its thread.
+ * Who was refused before all was sent is not waited for: the server would read the rest of the body
+ * to keep the connection, and a body that never comes would keep its thread. A body that is only a
+ * moment behind its head is waited for, so that its sender reads the answer.
  */
 final class UnreadBodies extends ValveBase {
+  /** How long a body may be behind its head (our judgement). */
+  private static final Duration BEHIND = Duration.ofMillis(250);
+
+  private static final Duration STEP = Duration.ofMillis(10);
+
   UnreadBodies() {
     super(true);
   }
@@ -19,20 +27,33 @@ final class UnreadBodies extends ValveBase {
   @Override
   public void invoke(Request request, Response response) throws IOException, ServletException {
     getNext().invoke(request, response);
-    if (!request.isAsync() && isWaitedFor(request)) {
+    if (response.getHeader(Refusal.HEADER) != null
+        && !response.isCommitted()
+        && isMissing(request.getCoyoteRequest())) {
+      response.setHeader("Connection", "close");
       request.getCoyoteRequest().action(ActionCode.DISABLE_SWALLOW_INPUT, null);
     }
   }
 
-  /** Whether more is announced than has come. */
-  private static boolean isWaitedFor(Request request) throws IOException {
-    org.apache.coyote.Request sent = request.getCoyoteRequest();
+  /** Whether more is announced than comes. */
+  private static boolean isMissing(org.apache.coyote.Request sent) {
+    long end = System.nanoTime() + BEHIND.toNanos();
     long announced = sent.getContentLengthLong();
     if (announced < 0) {
-      return sent.getMimeHeaders().getValue("Transfer-Encoding") != null
-          && !request.getInputStream().isFinished();
+      return sent.getMimeHeaders().getValue("Transfer-Encoding") != null;
     }
-    return announced > sent.getBytesRead()
-        && announced > sent.getBytesRead() + request.getInputStream().available();
+    while (announced > sent.getBytesRead() + here(sent)) {
+      if (System.nanoTime() > end) {
+        return true;
+      }
+      LockSupport.parkNanos(STEP.toNanos());
+    }
+    return false;
+  }
+
+  /** What has come and was not read yet. */
+  private static int here(org.apache.coyote.Request sent) {
+    sent.action(ActionCode.AVAILABLE, Boolean.TRUE);
+    return sent.getAvailable();
   }
 }
