@@ -302,6 +302,10 @@ class ArchiveTests {
     String records = out.get("records.json");
     String id = job.replace("/jobs/", "");
     Map<String, String> hostile = new LinkedHashMap<>();
+    hostile.put("there are no tables", records.replace("\"tables\" :", "\"tabels\" :"));
+    hostile.put(
+        "found “me”, expected an identifier",
+        records.replaceFirst("(?s)(\"vehicle\" : \\[ \\{\\s+\"id\" : \")[^\"]+", "$1me"));
     hostile.put("there is no table account", records.replace("\"lesson\" :", "\"account\" :"));
     hostile.put("no such member", records.replace("\"complaint\" :", "\"x = 1 where 1=1; --\" :"));
     hostile.put(

@@ -44,6 +44,9 @@ public final class RecordsFormat {
 
   /** What is wrong with all the records of a job, the first of it, as a sentence. */
   public static Optional<String> wrong(JsonNode tables) {
+    if (!tables.isObject()) {
+      return Optional.of("there are no tables");
+    }
     for (String table : tables.propertyNames()) {
       if (!TABLES.containsKey(table)) {
         return Optional.of("there is no table " + table);

@@ -96,12 +96,6 @@ class JobRestore {
       throw new Refused("this job is here already");
     }
     JsonNode tables = root.path("tables");
-    // what comes in passes the same checks as what is typed, before anything of it is kept
-    RecordsFormat.wrong(tables)
-        .ifPresent(
-            w -> {
-              throw new Refused(w);
-            });
     joining.apply((ObjectNode) tables);
     hasItsCircuit((ObjectNode) tables, joining);
     Map<Integer, Long> revisions = revisions(root.path("revisions"));
@@ -150,8 +144,16 @@ class JobRestore {
   private static JsonNode parsed(byte[] records) {
     try {
       JsonNode root = MAPPER.readTree(records);
-      return Upgrade.toLatest(root)
-          .orElseThrow(() -> new Refused("its records are of another format"));
+      JsonNode latest =
+          Upgrade.toLatest(root)
+              .orElseThrow(() -> new Refused("its records are of another format"));
+      // what comes in passes the same checks as what is typed, before anything is asked or kept
+      RecordsFormat.wrong(latest.path("tables"))
+          .ifPresent(
+              w -> {
+                throw new Refused(w);
+              });
+      return latest;
     } catch (JacksonException e) {
       throw new Refused("its records cannot be read");
     }
