@@ -52,15 +52,21 @@ use_database() { # use_database [--demo]
     [ -f "$kept" ] || fail "There is no database yet. Start it first (./gotera start), or add --demo for the demonstration's."
     . "$kept"
   fi
-  local rest=${GOTERA_DATABASE_URL#jdbc:mariadb://}
-  [ "$rest" != "$GOTERA_DATABASE_URL" ] || fail "GOTERA_DATABASE_URL is '$GOTERA_DATABASE_URL'. Expected: jdbc:mariadb://HOST:PORT/NAME"
-  local place=${rest%%/*}
+  # one server, or the nodes of a cluster in the order in which they are tried
+  local rest=${GOTERA_DATABASE_URL#jdbc:mariadb:}
+  rest=${rest#sequential:}
+  rest=${rest#loadbalance:}
+  [ "$rest" != "$GOTERA_DATABASE_URL" ] && [ "${rest#//}" != "$rest" ] || fail "GOTERA_DATABASE_URL is '$GOTERA_DATABASE_URL'. Expected: jdbc:mariadb://HOST:PORT/NAME"
+  rest=${rest#//}
+  local places=${rest%%/*} place
   schema=${rest#*/}
   schema=${schema%%\?*}
   # the password goes by a file, never by the command line, where others could read it
   client_settings=$(mktemp)
   trap 'rm -f "$client_settings"' EXIT
-  cat >"$client_settings" <<TEXT
+  sql() { mariadb --defaults-file="$client_settings" --batch --skip-column-names "$@"; }
+  for place in ${places//,/ }; do
+    cat >"$client_settings" <<TEXT
 [client]
 host=${place%%:*}
 port=${place##*:}
@@ -68,8 +74,9 @@ protocol=tcp
 user=${GOTERA_DATABASE_USER:-gotera}
 password=${GOTERA_DATABASE_PASSWORD:-}
 TEXT
-  sql() { mariadb --defaults-file="$client_settings" --batch --skip-column-names "$@"; }
-  sql -e 'select 1' >/dev/null || fail "The database does not answer at ${place}. Does it run? (./gotera start)"
+    ! sql -e 'select 1' >/dev/null 2>&1 || return 0
+  done
+  sql -e 'select 1' >/dev/null || fail "The database does not answer at ${places//,/ or }. Does it run? (./gotera start)"
 }
 
 # Whether the server of a database's folder lives: the number in its file may be another process's by now.

@@ -69,6 +69,22 @@ class AccountTests {
     assertThat(again.get("/").toSignIn()).isTrue();
   }
 
+  /** At an open screen a password is guessed at as slowly as at the door. */
+  @Test
+  void thePresentPasswordIsNotGuessedAt(Application.Running application) {
+    application.bean(AccountService.class).put("guessing", "Guessing", OLD, Role.TECHNICIAN);
+    Http here = Http.signedIn(application.address(), "guessing", OLD);
+    for (int i = 0; i < 5; i++) {
+      assertThat(here.post("/account/second-factor/begin", Map.of("password", "wrong " + i)).text())
+          .contains("not your present password");
+    }
+    Http.Answer sixth = here.post("/account/second-factor/begin", Map.of("password", OLD));
+    assertThat(sixth.status()).isEqualTo(422);
+    assertThat(sixth.text()).contains("Too many wrong passwords");
+    assertThat(here.post("/account/password", Map.of("password", OLD, "newPassword", NEW)).status())
+        .isEqualTo(422);
+  }
+
   @Test
   void aLeadHelpsWhoForgotThePassword(Application.Running application) {
     application.bean(AccountService.class).put("forgot", "Forgot", OLD, Role.SERVICE_DESK);

@@ -17,6 +17,9 @@ import org.springframework.context.ConfigurableApplicationContext;
 public final class Application implements ParameterResolver {
   static final String PASSWORD = "only-for-tests";
 
+  /** What a program that watches sends. */
+  static final String WATCH = "watches-the-machine-of-tests";
+
   private static Running running;
 
   /** Number of the process that runs tests beside others, from 1; each has all of its own. */
@@ -104,6 +107,7 @@ public final class Application implements ParameterResolver {
                 "--gotera.limits.uploads-per-minute=60000",
                 // a simulated gauge that does nothing: what it does is tried by its drill
                 "--gotera.stand-in.command=/bin/true",
+                "--gotera.watch.token=" + WATCH,
                 "--gotera.demo.password=" + PASSWORD);
     return new Running(context, new Browser(), database, new AtomicReference<>(), new Sessions());
   }

@@ -78,6 +78,18 @@ class FloorTests {
     }
   }
 
+  /** A name that nobody can break is broken all the same: nothing scrolls sideways. */
+  @Test
+  void aLongWordKeepsToItsCard(Application.Running application) {
+    try (Bench bench = Bench.of(application)) {
+      bench.job("=HYPERLINK(http://elsewhere.example/" + "x".repeat(60) + ")", "drips");
+      bench.open("/floor");
+      bench.shows("#floor", "elsewhere.example");
+      assertThat(((Number) bench.page.evaluate("document.documentElement.scrollWidth")).intValue())
+          .isLessThanOrEqualTo(1280);
+    }
+  }
+
   /** A dozen at once, each with its card. */
   @Test
   void everyTestHasItsCard(Application.Running application) {

@@ -334,7 +334,11 @@ class GaugeTests {
                 1001,
                 "{\"number\":1,\"at\":1000,\"pressure\":99999},{\"number\":2,\"at\":1001,\"pressure\":50}"));
     assertThat(torn.body().get("kept").asInt()).isEqualTo(1);
+    assertThat(torn.body().get("notShown").asInt()).as("no gauge shows that").isEqualTo(1);
+    assertThat(torn.body().get("notKept").asInt()).isZero();
     assertThat(torn.body().get("through").asLong()).isEqualTo(2);
+    assertThat(gauge.bench().get("/tests/" + gauge.begun().test() + "/gauges").text())
+        .contains("One reading was beyond what any gauge shows");
     // a clock that goes back is told, and goes on under another name
     assertThat(gauge.send(batch("a", 990, "{\"number\":3,\"at\":990,\"pressure\":50}")).status())
         .isEqualTo(409);
@@ -372,6 +376,60 @@ class GaugeTests {
     assertThat(gauge.send(batch("c", 4, anew)).body().get("through").asLong()).isEqualTo(2);
     assertThat(gauge.bench().get("/tests/" + gauge.begun().test() + "/gauges").text())
         .contains("5 readings are lost");
+  }
+
+  /** A number is one reading: another pressure by it is said, and nothing of that batch is kept. */
+  @Test
+  void aNumberThatCameWithAnotherPressureIsAContradiction(Application.Running application) {
+    Paired gauge = paired(application);
+    sendNow(gauge, 1, 5);
+    Said other =
+        gauge.send(
+            batch(
+                "a",
+                BASE + 1,
+                "{\"number\":5,\"at\":1000.5,\"pressure\":70},"
+                    + "{\"number\":6,\"at\":1000.6,\"pressure\":70}"));
+    assertThat(other.status()).isEqualTo(409);
+    assertThat(other.body().get("problem").asString()).contains("with another pressure");
+    assertThat(gauge.stored()).hasSize(5);
+    assertThat(sendNow(gauge, 1, 6).body().get("kept").asInt()).as("the same again").isEqualTo(1);
+  }
+
+  /** It read on before its code was typed: that is not lost, and taken in when somebody says so. */
+  @Test
+  void whatWasReadBeforeItWasPairedIsTakenInWhenSomebodySaysSo(Application.Running application) {
+    Http bench = Http.signedIn(application.address(), "bench", Application.PASSWORD);
+    Http.Begun begun = bench.begin();
+    application
+        .bean(org.springframework.jdbc.core.JdbcTemplate.class)
+        .update(
+            "update pressure_test set started_at = started_at - interval 10 minute where id = ?",
+            begun.test());
+    String page = "/tests/" + begun.test() + "/gauges";
+    Paired gauge =
+        new Paired(
+            application, pair(application.address(), code(bench, begun.test())), bench, begun);
+    // its clock shows 2000 now: a minute before, twenty minutes before, and now
+    Said said =
+        gauge.send(
+            batch(
+                "a",
+                2000,
+                "{\"number\":1,\"at\":800,\"pressure\":40},"
+                    + "{\"number\":2,\"at\":1940,\"pressure\":41,\"event\":\"valve-shut\"},"
+                    + "{\"number\":3,\"at\":1941,\"pressure\":42},"
+                    + "{\"number\":4,\"at\":2000,\"pressure\":43}"));
+    assertThat(said.body().get("notKept").asInt()).isEqualTo(3);
+    assertThat(gauge.stored()).containsExactly(43.0);
+    assertThat(bench.get(page).text()).contains("2 readings were made before it stood here");
+    String id = bench.get(page).find("/gauges/([0-9a-f-]{36})/early");
+    bench.post(page + "/" + id + "/early", Map.of());
+    assertThat(gauge.stored()).containsExactly(41.0, 42.0, 43.0);
+    assertThat(bench.get(page).text()).doesNotContain("before it stood here");
+    bench.post(page + "/" + id + "/early", Map.of());
+    assertThat(gauge.stored()).as("once").hasSize(3);
+    assertThat(bench.get(begun.job() + "/pressure-test").text()).contains("since valve shut");
   }
 
   /** A clock that jumps forward without saying so would write where nobody looks. */

@@ -53,6 +53,10 @@ class SecondFactorTests {
       bench.page.locator(".top").waitFor();
       bench.open("/account");
       bench.click("Second factor");
+      bench.fill("Present password", "somebody else's");
+      bench.click("Set it up");
+      bench.shows("#password-problem", "not your present password");
+      bench.fill("Present password", PASSWORD);
       bench.click("Set it up");
       secret = bench.text("#secret").replace(" ", "");
       bench.fill("Code", "000 000");

@@ -109,6 +109,102 @@ class SecurityTests {
     }
   }
 
+  /** Whoever only knocks leaves nothing behind: pages, wrong passwords, links that open nothing. */
+  @Test
+  void strangersWriteNoSessions(Application.Running application) {
+    JdbcTemplate database = application.bean(JdbcTemplate.class);
+    int before = sessions(database);
+    for (int i = 0; i < 5; i++) {
+      Http stranger = new Http(application.address());
+      assertThat(stranger.get("/sign-in").status()).isEqualTo(200);
+      assertThat(stranger.get("/jobs/new").toSignIn()).isTrue();
+      stranger.signIn("nobody of that name " + i, "wrong");
+      stranger.get("/quote/nothing");
+      stranger.get("/diary/nothing");
+      stranger.get("/report/nothing");
+      stranger.forge("/sign-in", java.util.Map.of("username", "x", "password", "y"));
+    }
+    assertThat(sessions(database)).isEqualTo(before);
+  }
+
+  private static int sessions(JdbcTemplate database) {
+    Integer count =
+        database.queryForObject(
+            "select count(*) from SPRING_SESSION where PRINCIPAL_NAME is null", Integer.class);
+    return count == null ? 0 : count;
+  }
+
+  /** The way back to the page that was wanted is kept all the same, and only to a page of ours. */
+  @Test
+  void signingInLeadsToThePageThatWasWanted(Application.Running application) {
+    try (BrowserContext person = application.browser().person(800, 600)) {
+      Page page = person.newPage();
+      page.navigate(application.address() + "/tools");
+      page.fill("#username", "bench");
+      page.fill("#password", Application.PASSWORD);
+      page.click("text=Sign in");
+      page.locator(".top").waitFor();
+      assertThat(page.url()).contains("/tools");
+    }
+  }
+
+  @Test
+  void whatWatchesTheMachineHasATokenOfItsOwn(Application.Running application) throws Exception {
+    String address = application.address() + "/actuator/prometheus";
+    assertThat(watched(address, "Bearer " + Application.WATCH).statusCode()).isEqualTo(200);
+    assertThat(watched(address, "Bearer " + Application.WATCH).body())
+        .contains(
+            "gotera_tests_open",
+            "gotera_tests_silent",
+            "gotera_waits_overdue",
+            "gotera_backup_age_seconds",
+            "gotera_gauges_refused_total",
+            "gotera_disk_above_reserve_bytes",
+            "gotera_findings_unread",
+            "jvm_memory_used_bytes");
+    for (String wrong : new String[] {"Bearer ", "Bearer x", "", Application.WATCH}) {
+      assertThat(watched(address, wrong).statusCode()).as(wrong).isEqualTo(401);
+    }
+    assertThat(
+            watched(application.address() + "/actuator/metrics", "Bearer " + Application.WATCH)
+                .statusCode())
+        .as("it opens nothing else")
+        .isNotEqualTo(200);
+  }
+
+  private static HttpResponse<String> watched(String address, String authorization)
+      throws Exception {
+    return HttpClient.newHttpClient()
+        .send(
+            HttpRequest.newBuilder(URI.create(address))
+                .header("Authorization", authorization)
+                .build(),
+            HttpResponse.BodyHandlers.ofString());
+  }
+
+  /** What is shipped from others is named, each library and package with a text of its licence. */
+  @Test
+  void theNoticesNameEveryPartThatIsShipped(Application.Running application) throws Exception {
+    String notices = new Http(application.address()).get("/notices.txt").text();
+    tools.jackson.databind.JsonNode parts;
+    try (var list = getClass().getResourceAsStream("/META-INF/sbom/application.cdx.json")) {
+      parts = tools.jackson.databind.json.JsonMapper.shared().readTree(list).get("components");
+    }
+    assertThat(parts.size()).isGreaterThan(100);
+    for (var part : parts) {
+      if (!part.get("group").asString().equals("gotera")) {
+        assertThat(notices)
+            .containsPattern(
+                java.util.regex.Pattern.quote(
+                        part.get("name").asString() + " " + part.get("version").asString())
+                    + ": .+; texts? \\d");
+      }
+    }
+    assertThat(notices)
+        .contains("htmx.org", "dejavu-fonts-ttf", "GNU LESSER GENERAL PUBLIC LICENSE")
+        .contains("SIL OPEN FONT LICENSE");
+  }
+
   @Test
   void stylesTravelCompressed(Application.Running application) throws Exception {
     String styles =

@@ -79,6 +79,11 @@ final class Server implements AutoCloseable {
     return new Server(command, settings, folder.resolve("supervise.log")).ready();
   }
 
+  /** Where the classes of this build are. */
+  static String classPath() {
+    return System.getProperty("surefire.test.class.path", System.getProperty("java.class.path"));
+  }
+
   private static List<String> java() {
     return List.of(
         Path.of(System.getProperty("java.home"), "bin", "java").toString(),
@@ -87,7 +92,7 @@ final class Server implements AutoCloseable {
         "-Xmx384m",
         "-Dspring.main.lazy-initialization=true",
         "-cp",
-        System.getProperty("surefire.test.class.path", System.getProperty("java.class.path")),
+        classPath(),
         "gotera.web.GoteraApplication");
   }
 

@@ -213,6 +213,83 @@ class StorageTroubleTests {
     assertThat(again.get("/").status()).isEqualTo(200);
   }
 
+  /** Who lost the key since the backup does not get it back by the backup. */
+  @Test
+  void whatWasWithdrawnSinceTheBackupStaysSo() throws IOException, SQLException {
+    Http.Begun begun = lead.begin();
+    lead.post(begun.job() + "/report-links", Map.of());
+    String link = lead.get(begun.job() + "/hand-over").find("(https?://[^<\"]+/report/[^<\"]+)");
+    String withdraw =
+        lead.get(begun.job() + "/hand-over")
+            .find("action=\"(/jobs/[^\"]+/report-links/[^\"]+/withdraw)\"");
+    account("leaves", "leaves the workshop soon");
+    account("changes", "wet gloves in the rain");
+    Path backup = Path.of("target", "withdrawn.sql.gz").toAbsolutePath();
+    Files.deleteIfExists(backup);
+    script("backup", backup.toString());
+    lead.post(withdraw, Map.of());
+    account("comes-later", "a new face in the bay");
+    Http changes = Http.signedIn(server.address(), "changes", "wet gloves in the rain");
+    changes.post(
+        "/account/password",
+        Map.of("password", "wet gloves in the rain", "newPassword", "dry gloves in the sun"));
+    String id = lead.get("/accounts").find("/accounts/([0-9a-f-]{36})\">leaves<");
+    String version = lead.get("/accounts/" + id).find("name=\"version\" value=\"(\\d+)\"");
+    lead.post(
+        "/accounts/" + id,
+        Map.of(
+            "name",
+            "Leaves",
+            "role",
+            "technician",
+            "enabled",
+            "false",
+            "password",
+            "",
+            "version",
+            version));
+
+    Script.Ended restored = script("restore", backup.toString());
+    assertThat(restored.status()).as(restored.said()).isZero();
+    assertThat(restored.said()).contains("were made since the backup").contains("comes-later");
+    assertThat(new Http(server.address()).get(link).status()).as("withdrawn").isEqualTo(404);
+    assertThat(new Http(server.address()).signIn("leaves", "leaves the workshop soon").location())
+        .endsWith("?error");
+    assertThat(new Http(server.address()).signIn("changes", "wet gloves in the rain").location())
+        .as("the password of the backup")
+        .endsWith("?error");
+    assertThat(changes.get("/").status()).as("goes on").isEqualTo(200);
+    Http.signedIn(server.address(), "changes", "dry gloves in the sun");
+  }
+
+  private static void account(String login, String password) {
+    lead.post(
+        "/accounts",
+        Map.of("login", login, "name", login, "role", "technician", "password", password));
+  }
+
+  /** A backup of an older Gotera, put back while this one runs: every page opens at once. */
+  @Test
+  void anOlderBackupIsBroughtUpToDateBeforeItIsShown() throws IOException {
+    Path mine = Path.of("target", "mine.sql.gz").toAbsolutePath();
+    Files.deleteIfExists(mine);
+    script("backup", mine.toString());
+    Path older = Path.of("src/test/resources/gotera/web/stored/demo-1.sql.gz").toAbsolutePath();
+    Map<String, String> settings = new HashMap<>(Server.database(FOLDER));
+    settings.put("GOTERA_CLASS_PATH", Server.classPath());
+    Script.Ended restored = Script.end(settings, "restore", older.toString());
+    try {
+      assertThat(restored.status()).as(restored.said()).isZero();
+      assertThat(restored.said()).contains("brought up to date first");
+      assertThat(new Http(server.address()).get("/sign-in").status()).isEqualTo(200);
+      assertThat(lead.get("/").toSignIn()).as("nobody of another workshop stays").isTrue();
+    } finally {
+      assertThat(script("restore", mine.toString()).status()).isZero();
+    }
+    lead = Http.signedIn(server.address(), Server.LEAD, Server.PASSWORD);
+    assertThat(lead.get("/").status()).isEqualTo(200);
+  }
+
   @Test
   void whatIsNoWholeBackupChangesNothing() throws IOException {
     Path backup = Path.of("target", "whole.sql.gz").toAbsolutePath();
@@ -227,7 +304,21 @@ class StorageTroubleTests {
     String table = "create table elsewhere (id int);\n";
     assertThat(restored(table).said()).contains("its first line is another");
     String ours = "/*M!999999\\- enable the sandbox mode */ \n";
-    assertThat(restored(ours + table).said()).contains("is not a backup of Gotera");
+    assertThat(restored(ours + table).said()).contains("never writes");
+    String other = "CREATE TABLE `elsewhere` (\n  `id` int(11)\n) ENGINE=InnoDB;\n";
+    assertThat(restored(ours + other).said()).contains("is not a backup of Gotera");
+    for (String statement :
+        new String[] {
+          "DROP TABLE IF EXISTS `gotera`.`job`;",
+          "INSERT INTO `job` VALUES (1,'a'); drop table job;",
+          "/*!40101 SET PASSWORD='x' */;",
+          "INSERT INTO `job` VALUES (load_file('/etc/passwd'));",
+          "rename table `job` to `gone`;"
+        }) {
+      Script.Ended foreign = restored(ours + other + statement + "\n");
+      assertThat(foreign.status()).as(statement).isEqualTo(1);
+      assertThat(foreign.said()).contains("never writes").contains("Nothing of it was run");
+    }
     Path done = Path.of("target", "a-command-was-run").toAbsolutePath();
     Files.deleteIfExists(done);
     assertThat(restored(ours + "\\! touch " + done + "\n" + table).status()).isEqualTo(1);

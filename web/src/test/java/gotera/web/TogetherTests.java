@@ -1,14 +1,23 @@
 package gotera.web;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import com.microsoft.playwright.options.FilePayload;
+import gotera.web.storage.Entries;
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.util.UUID;
 import javax.imageio.ImageIO;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.springframework.jdbc.core.JdbcTemplate;
+import org.springframework.mock.web.MockHttpServletRequest;
+import org.springframework.transaction.PlatformTransactionManager;
+import org.springframework.transaction.support.TransactionTemplate;
+import org.springframework.web.context.request.RequestContextHolder;
+import org.springframework.web.context.request.ServletRequestAttributes;
 
 /** Several people in one job, and entries that someone interrupts. */
 @ExtendWith(Application.class)
@@ -154,5 +163,56 @@ class TogetherTests {
     ByteArrayOutputStream bytes = new ByteArrayOutputStream();
     ImageIO.write(new BufferedImage(80, 60, BufferedImage.TYPE_INT_RGB), "jpg", bytes);
     return bytes.toByteArray();
+  }
+
+  /**
+   * The first try is taken back by a conflict, and meanwhile the same entry came to another
+   * process: the second try finds it there. A claim must not outlive its transaction.
+   */
+  @Test
+  void aClaimEndsWithTheTryThatMadeIt(Application.Running application) {
+    TransactionTemplate writing =
+        new TransactionTemplate(application.bean(PlatformTransactionManager.class));
+    Entries entries = application.bean(Entries.class);
+    String id = UUID.randomUUID().toString();
+    MockHttpServletRequest request = new MockHttpServletRequest("POST", "/jobs/new");
+    request.setParameter(Entries.FIELD, id);
+    RequestContextHolder.setRequestAttributes(new ServletRequestAttributes(request));
+    try {
+      writing.executeWithoutResult(
+          taken -> {
+            entries.claim();
+            taken.setRollbackOnly();
+          });
+      application
+          .bean(JdbcTemplate.class)
+          .update("insert into entry (id, path, written_at) values (?, '/jobs/new', now(6))", id);
+      assertThatThrownBy(() -> writing.executeWithoutResult(again -> entries.claim()))
+          .hasMessage("entry stored already");
+    } finally {
+      RequestContextHolder.resetRequestAttributes();
+    }
+  }
+
+  /** Once it is kept, further writes of the same request pass. */
+  @Test
+  void oneRequestMayWriteTwice(Application.Running application) {
+    TransactionTemplate writing =
+        new TransactionTemplate(application.bean(PlatformTransactionManager.class));
+    Entries entries = application.bean(Entries.class);
+    MockHttpServletRequest request = new MockHttpServletRequest("POST", "/jobs/new");
+    request.setParameter(Entries.FIELD, UUID.randomUUID().toString());
+    RequestContextHolder.setRequestAttributes(new ServletRequestAttributes(request));
+    try {
+      writing.executeWithoutResult(first -> entries.claim());
+      writing.executeWithoutResult(
+          second -> {
+            entries.claim();
+            second.setRollbackOnly();
+          });
+      writing.executeWithoutResult(third -> entries.claim());
+    } finally {
+      RequestContextHolder.resetRequestAttributes();
+    }
   }
 }

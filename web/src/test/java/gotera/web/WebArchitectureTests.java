@@ -8,12 +8,14 @@ import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.domain.JavaPackage;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
+import gotera.web.storage.Write;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
+import org.springframework.transaction.annotation.Transactional;
 
 /** The layout of the application, and that these rules saw it. */
 class WebArchitectureTests {
@@ -73,5 +75,25 @@ class WebArchitectureTests {
           .doesNotContainPattern("<script(?![^>]*src=)")
           .doesNotContainPattern("\\son[a-z]+=\"");
     }
+  }
+
+  /** A call within a class goes past what Spring puts around it: then nothing holds together. */
+  @Test
+  void whatIsWrittenIsWrittenInATransaction() {
+    List<String> past =
+        WEB.stream()
+            .flatMap(c -> c.getMethodCallsFromSelf().stream())
+            .filter(
+                call ->
+                    call.getOriginOwner().equals(call.getTargetOwner())
+                        && call.getTarget()
+                            .resolveMember()
+                            .filter(m -> m.isAnnotatedWith(Write.class))
+                            .isPresent()
+                        && !call.getOrigin().isAnnotatedWith(Write.class)
+                        && !call.getOrigin().isAnnotatedWith(Transactional.class))
+            .map(Object::toString)
+            .toList();
+    assertThat(past).isEmpty();
   }
 }

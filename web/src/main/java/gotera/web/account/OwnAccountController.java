@@ -5,6 +5,7 @@ import gotera.web.figures.FieldProblems;
 import gotera.web.figures.Figures;
 import gotera.web.frame.Pages;
 import gotera.web.words.Words;
+import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpSession;
 import java.security.Principal;
 import java.util.Map;
@@ -19,11 +20,14 @@ import org.springframework.web.bind.annotation.RequestParam;
 class OwnAccountController {
   private final AccountService accounts;
   private final AccountSessions sessions;
+  private final PasswordAgain again;
   private final Words words;
 
-  OwnAccountController(AccountService accounts, AccountSessions sessions, Words words) {
+  OwnAccountController(
+      AccountService accounts, AccountSessions sessions, PasswordAgain again, Words words) {
     this.accounts = accounts;
     this.sessions = sessions;
+    this.again = again;
     this.words = words;
   }
 
@@ -40,16 +44,18 @@ class OwnAccountController {
       @RequestParam(defaultValue = "") String password,
       @RequestParam(defaultValue = "") String newPassword,
       Principal principal,
+      HttpServletRequest request,
       HttpSession session,
       Model model) {
     FieldProblems problems = new FieldProblems(words);
     PasswordRules.check(problems, "newPassword", newPassword, principal.getName());
-    if (problems.none() && !accounts.changePassword(principal.getName(), password, newPassword)) {
-      problems.add("password", "problem.password-wrong");
+    if (problems.none()) {
+      again.check(problems, password, request);
     }
     if (!problems.none()) {
       return Pages.unprocessable(page(principal, session, problems.sentences(), model), model);
     }
+    accounts.changePassword(principal.getName(), newPassword);
     sessions.end(principal.getName(), session.getId());
     return "redirect:/account?changed";
   }

@@ -6,6 +6,7 @@ import gotera.web.figures.Figures;
 import gotera.web.frame.Pages;
 import gotera.web.frame.QrCode;
 import gotera.web.words.Words;
+import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.servlet.http.HttpSession;
 import java.security.Principal;
@@ -19,7 +20,10 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 
-/** One's own second factor: set up with a telephone, and taken away with the password. */
+/**
+ * One's own second factor: set up with a telephone, and taken away. Both ask for the password:
+ * whoever finds a screen open neither locks its owner out nor opens the account for later.
+ */
 @Controller
 class SecondFactorController {
   /** The secret that was shown and not kept yet, within the session. */
@@ -28,14 +32,14 @@ class SecondFactorController {
   private static final String PAGE = "redirect:/account/second-factor";
 
   private final SecondFactor second;
-  private final AccountService accounts;
+  private final PasswordAgain again;
   private final AccountSessions sessions;
   private final Words words;
 
   SecondFactorController(
-      SecondFactor second, AccountService accounts, AccountSessions sessions, Words words) {
+      SecondFactor second, PasswordAgain again, AccountSessions sessions, Words words) {
     this.second = second;
-    this.accounts = accounts;
+    this.again = again;
     this.sessions = sessions;
     this.words = words;
   }
@@ -64,10 +68,21 @@ class SecondFactorController {
 
   /** Shows a new secret. */
   @PostMapping("/account/second-factor/begin")
-  String begin(Principal principal, HttpSession session) {
-    if (second.of(principal.getName()).isEmpty()) {
-      session.setAttribute(SHOWN, second.secret());
+  Object begin(
+      @RequestParam(defaultValue = "") String password,
+      Principal principal,
+      HttpServletRequest request,
+      HttpSession session,
+      Model model) {
+    if (second.of(principal.getName()).isPresent()) {
+      return PAGE;
     }
+    FieldProblems problems = new FieldProblems(words);
+    again.check(problems, password, request);
+    if (!problems.none()) {
+      return Pages.unprocessable(page(principal, session, problems.sentences(), model), model);
+    }
+    session.setAttribute(SHOWN, second.secret());
     return PAGE;
   }
 
@@ -100,11 +115,12 @@ class SecondFactorController {
   Object remove(
       @RequestParam(defaultValue = "") String password,
       Principal principal,
+      HttpServletRequest request,
       HttpSession session,
       Model model) {
-    if (!accounts.knows(principal.getName(), password)) {
-      FieldProblems problems = new FieldProblems(words);
-      problems.add("password", "problem.password-wrong");
+    FieldProblems problems = new FieldProblems(words);
+    again.check(problems, password, request);
+    if (!problems.none()) {
       return Pages.unprocessable(page(principal, session, problems.sentences(), model), model);
     }
     second.remove(principal.getName());

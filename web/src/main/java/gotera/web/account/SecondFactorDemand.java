@@ -1,26 +1,39 @@
 package gotera.web.account;
 
+import jakarta.servlet.FilterChain;
+import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.util.List;
 import org.springframework.boot.context.properties.ConfigurationProperties;
+import org.springframework.boot.web.servlet.FilterRegistrationBean;
+import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
-import org.springframework.web.servlet.HandlerInterceptor;
-import org.springframework.web.servlet.config.annotation.InterceptorRegistry;
-import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
+import org.springframework.web.filter.OncePerRequestFilter;
 
-/** Leads whoever must have a second factor, and has none yet, to setting it up. */
+/**
+ * Leads whoever must have a second factor, and has none yet, to setting it up, whatever address was
+ * asked for: the pages and what watches the machine alike.
+ */
 @Configuration
-class SecondFactorDemand implements WebMvcConfigurer, HandlerInterceptor {
+class SecondFactorDemand {
   private static final String SET_UP = "/account/second-factor";
 
-  private final Demanded demanded;
-  private final SecondFactor second;
-
-  SecondFactorDemand(Demanded demanded, SecondFactor second) {
-    this.demanded = demanded;
-    this.second = second;
-  }
+  /** What is open before it is set up. */
+  private static final List<String> OPEN =
+      List.of(
+          "/account",
+          "/account/",
+          "/sign-in",
+          "/sign-out",
+          "/error",
+          "/unit",
+          "/static/",
+          "/styles/",
+          "/fonts/",
+          "/js/",
+          "/favicon.svg");
 
   /**
    * Of whom it is demanded.
@@ -30,27 +43,37 @@ class SecondFactorDemand implements WebMvcConfigurer, HandlerInterceptor {
   @ConfigurationProperties("gotera.second-factor")
   record Demanded(String of) {}
 
-  @Override
-  public void addInterceptors(InterceptorRegistry registry) {
-    if (!demanded.of().equals("nobody")) {
-      registry
-          .addInterceptor(this)
-          .excludePathPatterns(
-              "/account/**", "/sign-in", "/sign-out", "/static/**", "/error", "/unit");
-    }
-  }
+  /** It stands behind the rules of who may, where it is known who asks. */
+  @Bean
+  FilterRegistrationBean<OncePerRequestFilter> secondFactorDemanded(
+      Demanded demanded, SecondFactor second) {
+    FilterRegistrationBean<OncePerRequestFilter> registration =
+        new FilterRegistrationBean<>(
+            new OncePerRequestFilter() {
+              @Override
+              protected boolean shouldNotFilter(HttpServletRequest request) {
+                String path = request.getServletPath();
+                return OPEN.stream()
+                    .anyMatch(o -> o.endsWith("/") ? path.startsWith(o) : path.equals(o));
+              }
 
-  @Override
-  public boolean preHandle(HttpServletRequest request, HttpServletResponse response, Object handler)
-      throws IOException {
-    String login = request.getRemoteUser();
-    boolean must =
-        login != null
-            && (demanded.of().equals("everyone") || request.isUserInRole("LEAD"))
-            && second.of(login).isEmpty();
-    if (must) {
-      response.sendRedirect(SET_UP);
-    }
-    return !must;
+              @Override
+              protected void doFilterInternal(
+                  HttpServletRequest request, HttpServletResponse response, FilterChain chain)
+                  throws ServletException, IOException {
+                String login = request.getRemoteUser();
+                boolean must =
+                    login != null
+                        && (demanded.of().equals("everyone") || request.isUserInRole("LEAD"))
+                        && second.of(login).isEmpty();
+                if (must) {
+                  response.sendRedirect(SET_UP);
+                } else {
+                  chain.doFilter(request, response);
+                }
+              }
+            });
+    registration.setEnabled(!demanded.of().equals("nobody"));
+    return registration;
   }
 }

@@ -75,11 +75,16 @@ class SignInTries {
 
   @EventListener
   public void on(AuthenticationFailureBadCredentialsEvent wrong) {
+    wrong(login(wrong.getAuthentication()), address(wrong.getAuthentication()));
+  }
+
+  /** Counts a wrong try of a name at an address. */
+  void wrong(String login, String address) {
     Instant now = clock.instant();
     database.update(
         COUNT,
-        login(wrong.getAuthentication()),
-        address(wrong.getAuthentication()),
+        shortened(login),
+        address,
         at(now),
         at(now.minus(FORGOTTEN)),
         MOST_WRONG,

@@ -79,6 +79,8 @@ final class JobTables {
           "gauge",
           "gauge_at_test",
           "gauge_clock",
+          "gauge_sent",
+          "backup_kept",
           "gauge_code",
           "installation_key",
           "job_bay",

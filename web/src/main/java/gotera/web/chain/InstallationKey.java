@@ -72,7 +72,8 @@ public class InstallationKey {
             id, pair.getPrivate().getEncoded(), pair.getPublic().getEncoded(), clock.instant()));
   }
 
-  /** What people compare of it. */
+  /** What people compare of it; the first question makes it. */
+  @Write
   public String fingerprint() {
     return Keys.fingerprint(pair().getPublic().getEncoded());
   }

@@ -60,6 +60,7 @@ public class FindingService {
   }
 
   /** Writes down what happens now. */
+  @Write
   public UUID write(UUID jobId, Said said, String by) {
     return write(jobId, new New(said, ""), by);
   }

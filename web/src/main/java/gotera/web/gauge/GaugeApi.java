@@ -5,6 +5,8 @@ import gotera.web.gauge.Message.Batch;
 import gotera.web.gauge.Message.Paired;
 import gotera.web.gauge.Message.Pairing;
 import gotera.web.gauge.Message.Refused;
+import io.micrometer.core.instrument.Counter;
+import io.micrometer.core.instrument.MeterRegistry;
 import io.swagger.v3.oas.annotations.Operation;
 import io.swagger.v3.oas.annotations.media.Content;
 import io.swagger.v3.oas.annotations.media.Schema;
@@ -53,11 +55,16 @@ class GaugeApi {
   private final GaugeService gauges;
   private final GaugeIntake intake;
   private final Clock clock;
+  private final Counter refusedBatches;
 
-  GaugeApi(GaugeService gauges, GaugeIntake intake, Clock clock) {
+  GaugeApi(GaugeService gauges, GaugeIntake intake, Clock clock, MeterRegistry meters) {
     this.gauges = gauges;
     this.intake = intake;
     this.clock = clock;
+    this.refusedBatches =
+        Counter.builder("gotera.gauges.refused")
+            .description("What gauges sent and was refused")
+            .register(meters);
   }
 
   @PostMapping(path = "/pair", consumes = MediaType.APPLICATION_JSON_VALUE)
@@ -94,6 +101,7 @@ class GaugeApi {
 
   @ExceptionHandler(Refusal.class)
   ResponseEntity<Refused> refused(Refusal refusal) {
+    refusedBatches.increment();
     return ResponseEntity.status(refusal.kind.status)
         .body(new Refused(refusal.member, String.valueOf(refusal.getMessage())));
   }
@@ -101,6 +109,7 @@ class GaugeApi {
   /** Too many at once for the database: nothing was kept, and the same may be sent again. */
   @ExceptionHandler(PessimisticLockingFailureException.class)
   ResponseEntity<Refused> busy() {
+    refusedBatches.increment();
     return ResponseEntity.status(HttpStatus.SERVICE_UNAVAILABLE)
         .header(HttpHeaders.RETRY_AFTER, "1")
         .body(new Refused("", "not now"));
@@ -108,6 +117,7 @@ class GaugeApi {
 
   @ExceptionHandler(HttpMessageNotReadableException.class)
   ResponseEntity<Refused> unreadable() {
+    refusedBatches.increment();
     return ResponseEntity.status(HttpStatus.UNPROCESSABLE_CONTENT)
         .body(new Refused("", "this is not the JSON that is described"));
   }

@@ -117,11 +117,7 @@ record GaugeBatch(
     }
     return Optional.of(
         Worded.of(TraceEvent.Kind.class, word)
-            .filter(
-                k ->
-                    k == TraceEvent.Kind.PUMPED
-                        || k == TraceEvent.Kind.VALVE_SHUT
-                        || k == TraceEvent.Kind.RELEASED)
+            .filter(SentReadings.TOLD::contains)
             .orElseThrow(() -> Refusal.wrong(where, "pumped, valve-shut or released")));
   }
 

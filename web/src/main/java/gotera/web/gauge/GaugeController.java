@@ -5,12 +5,14 @@ import gotera.web.frame.AddressProperties;
 import gotera.web.frame.NotFound;
 import gotera.web.frame.QrCode;
 import gotera.web.gauge.GaugeService.Known;
+import gotera.web.gauge.SentReadings.Sent;
 import gotera.web.job.JobPlace;
 import gotera.web.pressure.PressureService;
 import gotera.web.pressure.PressureTestView;
 import gotera.web.words.Words;
 import jakarta.servlet.http.HttpServletRequest;
 import java.security.Principal;
+import java.time.Instant;
 import java.util.List;
 import java.util.Locale;
 import java.util.UUID;
@@ -26,6 +28,7 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 @Controller
 class GaugeController {
   private final GaugeService gauges;
+  private final GaugeTrace traces;
   private final GaugeWriter writer;
   private final StandIns standIns;
   private final PressureService tests;
@@ -34,12 +37,14 @@ class GaugeController {
 
   GaugeController(
       GaugeService gauges,
+      GaugeTrace traces,
       GaugeWriter writer,
       StandIns standIns,
       PressureService tests,
       AddressProperties address,
       Words words) {
     this.gauges = gauges;
+    this.traces = traces;
     this.writer = writer;
     this.standIns = standIns;
     this.tests = tests;
@@ -57,7 +62,8 @@ class GaugeController {
       boolean attention,
       String shows,
       boolean here,
-      boolean elsewhere) {}
+      boolean elsewhere,
+      String early) {}
 
   @GetMapping("/tests/{testId}/gauges")
   String page(@PathVariable UUID testId, Figures figures, Model model) {
@@ -90,7 +96,24 @@ class GaugeController {
         g.silent(),
         g.last().map(figures::pressure).orElse(""),
         g.test().filter(testId::equals).isPresent(),
-        g.test().filter(t -> !t.equals(testId)).isPresent());
+        g.test().filter(t -> !t.equals(testId)).isPresent(),
+        g.test().filter(testId::equals).map(t -> readEarlier(g.id(), t)).orElse(""));
+  }
+
+  /** What it read before it stood here, in words; empty where that is nothing. */
+  private String readEarlier(UUID gaugeId, UUID testId) {
+    List<Sent> early = traces.early(gaugeId, testId);
+    return early.isEmpty()
+        ? ""
+        : words.say(
+            "gauge.early",
+            early.size(),
+            clock(early.get(0).ours()),
+            clock(early.get(early.size() - 1).ours()));
+  }
+
+  private static String clock(double seconds) {
+    return Figures.timeOfDay(Instant.ofEpochMilli(Math.round(seconds * 1000)));
   }
 
   @PostMapping("/tests/{testId}/gauges/code")
@@ -161,6 +184,15 @@ class GaugeController {
   @PostMapping("/tests/{testId}/gauges/{gaugeId}/withdraw")
   String withdraw(@PathVariable UUID testId, @PathVariable UUID gaugeId, Principal principal) {
     gauges.withdraw(gaugeId, principal.getName());
+    return "redirect:/tests/" + testId + "/gauges";
+  }
+
+  /** Takes what a gauge read before it stood here into this test. */
+  @PostMapping("/tests/{testId}/gauges/{gaugeId}/early")
+  String early(@PathVariable UUID testId, @PathVariable UUID gaugeId) {
+    if (tests.require(testId).finishedAt().isEmpty()) {
+      traces.takeEarly(gaugeId, testId);
+    }
     return "redirect:/tests/" + testId + "/gauges";
   }
 

@@ -2,15 +2,13 @@ package gotera.web.gauge;
 
 import gotera.device.DeviceClock;
 import gotera.device.Sequence;
-import gotera.pressure.trace.TraceEvent;
 import gotera.web.gauge.GaugeBatch.Numbered;
 import gotera.web.gauge.GaugeRows.Kept;
 import gotera.web.gauge.GaugeRows.Row;
 import gotera.web.gauge.GaugeRows.Stand;
 import gotera.web.gauge.Message.Acknowledged;
 import gotera.web.gauge.Message.Numbers;
-import gotera.web.pressure.Readings;
-import gotera.web.pressure.trace.Reading;
+import gotera.web.gauge.SentReadings.Sent;
 import gotera.web.storage.Write;
 import java.time.Clock;
 import java.time.Duration;
@@ -38,24 +36,20 @@ class GaugeIntake {
   /** Clocks that are remembered of a gauge (our judgement). */
   private static final int MOST_CLOCKS = 20;
 
-  /**
-   * Readings of gauges are put between the milliseconds, where those of hands never are (s): no two
-   * readings are of the same moment.
-   */
-  private static final double BETWEEN = TraceEvent.TOLD_APART / 2;
-
   private final GaugeRows rows;
-  private final Readings readings;
+  private final SentReadings sentReadings;
+  private final GaugeTrace traces;
   private final Clock clock;
 
-  GaugeIntake(GaugeRows rows, Readings readings, Clock clock) {
+  GaugeIntake(GaugeRows rows, SentReadings sentReadings, GaugeTrace traces, Clock clock) {
     this.rows = rows;
-    this.readings = readings;
+    this.sentReadings = sentReadings;
+    this.traces = traces;
     this.clock = clock;
   }
 
   /** What became of the readings of a batch. */
-  private record Outcome(int kept, int notKept, boolean told) {}
+  private record Outcome(int kept, int nowhere, int notShown, boolean told) {}
 
   /**
    * Takes a batch.
@@ -76,6 +70,7 @@ class GaugeIntake {
     GaugeBatch batch = sent.after(earlier);
     Kept kept = placing(gauge, batch, known, earlier, arrived);
     ahead(batch, kept.clock(), arrived);
+    sameAsBefore(gauge, batch);
     List<Stand> stands = rows.stands(gauge.id());
     List<Numbered> fresh =
         batch.readings().stream().filter(r -> !gauge.received().has(r.number())).toList();
@@ -99,7 +94,8 @@ class GaugeIntake {
             .map(g -> new Numbers(Math.max(1, g.from() - earlier), g.to() - earlier))
             .toList(),
         outcome.kept(),
-        outcome.notKept(),
+        outcome.nowhere(),
+        outcome.notShown(),
         stands.stream().anyMatch(s -> s.ended().isEmpty()),
         now.offset(),
         now.u(),
@@ -126,20 +122,26 @@ class GaugeIntake {
     for (Sequence.Range gap : received.gaps()) {
       lost = lost.with(gap);
     }
-    for (Sequence.Range range : lost.ranges()) {
-      received = received.with(range);
-    }
     return new Row(
         gauge.id(),
         gauge.made(),
         gauge.pairedBy(),
         gauge.withdrawn(),
-        received,
+        notAwaited(received, lost),
         lost,
-        gauge.notKept(),
+        gauge.left(),
         gauge.heard(),
         gauge.told(),
         gauge.last());
+  }
+
+  /** What is lost is as good as come: nobody waits for it. */
+  private static Sequence notAwaited(Sequence received, Sequence lost) {
+    Sequence all = received;
+    for (Sequence.Range range : lost.ranges()) {
+      all = all.with(range);
+    }
+    return all;
   }
 
   /**
@@ -193,44 +195,51 @@ class GaugeIntake {
     return new Kept(Double.isFinite(now) ? now : batch.sent(), placing, earlier);
   }
 
+  /** A number that comes again is the same reading: another pressure contradicts it. */
+  private void sameAsBefore(Row gauge, GaugeBatch batch) {
+    List<Numbered> again =
+        batch.readings().stream().filter(r -> gauge.received().has(r.number())).toList();
+    if (again.isEmpty()) {
+      return;
+    }
+    Map<Long, Double> before =
+        sentReadings.pressures(
+            gauge.id(),
+            new Sequence.Range(again.get(0).number(), again.get(again.size() - 1).number()));
+    for (Numbered r : again) {
+      Double was = before.get(r.number());
+      if (was != null && Double.compare(was, r.pressure().orElse(Double.NaN)) != 0) {
+        throw new Refusal(
+            Refusal.Kind.CONFLICT,
+            "readings",
+            "a number that has come, with another pressure: each reading has a number of its own");
+      }
+    }
+  }
+
   private Outcome keep(Row gauge, List<Stand> stands, DeviceClock placed, List<Numbered> fresh) {
-    Map<UUID, List<Numbered>> byTest = new LinkedHashMap<>();
-    int notKept = 0;
+    Map<UUID, List<Sent>> byTest = new LinkedHashMap<>();
+    List<Sent> all = new ArrayList<>();
     for (Numbered r : fresh) {
       double ours = placed.ours(r.at());
       Optional<Stand> at = stands.stream().filter(s -> s.holds(ours)).findFirst();
-      if (at.isPresent() && r.pressure().isPresent()) {
-        byTest.computeIfAbsent(at.get().test(), t -> new ArrayList<>()).add(r);
-      } else {
-        notKept++;
+      boolean belongs = at.isPresent() && r.pressure().isPresent();
+      Sent sent = new Sent(r.number(), ours, r.pressure(), r.temperature(), r.event(), belongs);
+      all.add(sent);
+      if (belongs) {
+        byTest.computeIfAbsent(at.get().test(), t -> new ArrayList<>()).add(sent);
       }
     }
+    sentReadings.keep(gauge.id(), all);
     boolean tell = gauge.told().map(t -> t.plus(TOLD_EVERY).isBefore(clock.instant())).orElse(true);
     int kept = 0;
-    for (Map.Entry<UUID, List<Numbered>> e : byTest.entrySet()) {
-      if (keep(e.getKey(), e.getValue(), gauge, placed, tell)) {
+    for (Map.Entry<UUID, List<Sent>> e : byTest.entrySet()) {
+      if (traces.keep(e.getKey(), e.getValue(), gauge.made().name(), tell)) {
         kept += e.getValue().size();
-      } else {
-        notKept += e.getValue().size();
       }
     }
-    return new Outcome(kept, notKept, kept > 0 && tell);
-  }
-
-  private boolean keep(
-      UUID test, List<Numbered> numbered, Row gauge, DeviceClock placed, boolean tell) {
-    double started = GaugeRows.seconds(readings.startedAt(test));
-    List<Reading> block = new ArrayList<>();
-    List<TraceEvent> events = new ArrayList<>();
-    for (Numbered r : numbered) {
-      double seconds =
-          Math.floor((placed.ours(r.at()) - started) / (2 * BETWEEN)) * 2 * BETWEEN + BETWEEN;
-      block.add(new Reading(seconds, r.pressure().getAsDouble(), r.temperature()));
-      r.event().ifPresent(kind -> events.add(TraceEvent.at(seconds, kind)));
-    }
-    return readings
-        .addBlock(test, block, events, tell || !events.isEmpty(), gauge.made().name())
-        .isDone();
+    int notShown = (int) fresh.stream().filter(r -> r.pressure().isEmpty()).count();
+    return new Outcome(kept, fresh.size() - notShown - kept, notShown, kept > 0 && tell);
   }
 
   private Row after(Row gauge, GaugeBatch batch, List<Numbered> fresh, Outcome outcome) {
@@ -249,9 +258,7 @@ class GaugeIntake {
         }
       }
     }
-    for (Sequence.Range range : lost.ranges()) {
-      received = received.with(range);
-    }
+    received = notAwaited(received, lost);
     if (received.gaps().size() > Sequence.MOST_GAPS) {
       throw new Refusal(
           Refusal.Kind.CONFLICT,
@@ -265,7 +272,7 @@ class GaugeIntake {
         gauge.withdrawn(),
         received,
         lost,
-        gauge.notKept() + outcome.notKept(),
+        gauge.left().and(outcome.nowhere(), outcome.notShown()),
         Optional.of(clock.instant()),
         outcome.told() ? Optional.of(clock.instant()) : gauge.told(),
         fresh.stream()

@@ -24,7 +24,7 @@ import org.springframework.stereotype.Component;
 class GaugeRows {
   private static final String COLUMNS =
       "select id, name, step_kpa, step_k, simulated, paired_by, withdrawn_at, received, lost, not_kept,"
-          + " heard_at, told_at, last_kpa from gauge ";
+          + " not_shown, heard_at, told_at, last_kpa from gauge ";
 
   private static final String OPEN =
       "select a.id, a.gauge_id, a.pressure_test_id, a.begun_at, a.ended_at from gauge_at_test a ";
@@ -45,10 +45,22 @@ class GaugeRows {
       Optional<Instant> withdrawn,
       Sequence received,
       Sequence lost,
-      long notKept,
+      Left left,
       Optional<Instant> heard,
       Optional<Instant> told,
       Optional<Double> last) {}
+
+  /**
+   * Readings that came and are in no test.
+   *
+   * @param nowhere made at no test, or at one that is finished
+   * @param notShown beyond what any gauge shows
+   */
+  record Left(long nowhere, long notShown) {
+    Left and(int moreNowhere, int moreNotShown) {
+      return new Left(nowhere + moreNowhere, notShown + moreNotShown);
+    }
+  }
 
   /**
    * How a gauge is made.
@@ -103,7 +115,7 @@ class GaugeRows {
         moment(row, "withdrawn_at"),
         Sequence.read(row.getString("received")),
         Sequence.read(row.getString("lost")),
-        row.getLong("not_kept"),
+        new Left(row.getLong("not_kept"), row.getLong("not_shown")),
         moment(row, "heard_at"),
         moment(row, "told_at"),
         shown);
@@ -168,11 +180,12 @@ class GaugeRows {
   /** What came of a batch. */
   void took(Row after, @Nullable Double lastCelsius) {
     database.update(
-        "update gauge set received = ?, lost = ?, not_kept = ?, heard_at = ?, told_at = ?,"
+        "update gauge set received = ?, lost = ?, not_kept = ?, not_shown = ?, heard_at = ?, told_at = ?,"
             + " last_kpa = ?, last_celsius = ? where id = ?",
         after.received().text(),
         after.lost().text(),
-        after.notKept(),
+        after.left().nowhere(),
+        after.left().notShown(),
         after.heard().map(GaugeRows::utc).orElse(null),
         after.told().map(GaugeRows::utc).orElse(null),
         after.last().orElse(null),
@@ -216,6 +229,16 @@ class GaugeRows {
         test.toString(),
         utc(at),
         by);
+  }
+
+  /** A gauge stood there already before it was put there. */
+  void beganEarlier(Stand stand, Instant at, int taken) {
+    database.update(
+        "update gauge_at_test set begun_at = ? where id = ?", utc(at), stand.id().toString());
+    database.update(
+        "update gauge set not_kept = greatest(0, not_kept - ?) where id = ?",
+        taken,
+        stand.gauge().toString());
   }
 
   void end(Stand stand, Instant at, String by) {

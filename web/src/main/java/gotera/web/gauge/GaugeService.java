@@ -78,7 +78,8 @@ public class GaugeService {
       Optional<Double> last,
       long missing,
       long lost,
-      long notKept) {}
+      long notKept,
+      long notShown) {}
 
   /** A code that pairs a gauge with a test; shown once and kept nowhere. */
   @Write
@@ -198,6 +199,7 @@ public class GaugeService {
         g.last(),
         g.received().gaps().stream().mapToLong(r -> r.size()).sum(),
         g.lost().ranges().stream().mapToLong(r -> r.size()).sum(),
-        g.notKept());
+        g.left().nowhere(),
+        g.left().notShown());
   }
 }

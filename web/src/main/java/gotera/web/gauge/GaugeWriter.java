@@ -32,6 +32,7 @@ class GaugeWriter implements WritesByItself {
     String missing = g.missing() > 0 ? " " + words.say("gauge.missing", g.missing()) : "";
     String lost = g.lost() > 0 ? " " + words.say("gauge.lost", g.lost()) : "";
     String notKept = g.notKept() > 0 ? " " + words.say("gauge.not-kept", g.notKept()) : "";
-    return heard + missing + lost + notKept;
+    String notShown = g.notShown() > 0 ? " " + words.say("gauge.not-shown", g.notShown()) : "";
+    return heard + missing + lost + notKept + notShown;
   }
 }

@@ -84,6 +84,8 @@ final class Message {
       @Schema(description = "Readings of this batch that are kept in a test now") int kept,
       @Schema(description = "Readings of this batch made at no test, or at one that is finished")
           int notKept,
+      @Schema(description = "Readings of this batch beyond what any gauge shows, or none")
+          int notShown,
       @Schema(description = "Whether it stands at a test now") boolean standing,
       @Schema(description = "What our clock shows more than its (s)") double offset,
       @Schema(description = "Standard uncertainty of that (s)") double offsetUncertainty,

@@ -40,6 +40,19 @@ final class DiskRoom {
     return enough;
   }
 
+  /** Free room above the reserve (bytes); not a number where nothing is measured. */
+  double aboveReserve() {
+    if (folder.isEmpty()) {
+      return Double.NaN;
+    }
+    try {
+      return Files.getFileStore(Path.of(folder)).getUsableSpace() - (double) reserve;
+    } catch (IOException e) {
+      LOG.warn("the room for the data in {} cannot be measured: {}", folder, e.toString());
+      return Double.NaN;
+    }
+  }
+
   private void measure() {
     boolean before = enough;
     try {

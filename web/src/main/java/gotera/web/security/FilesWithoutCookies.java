@@ -16,7 +16,9 @@ import org.springframework.web.filter.OncePerRequestFilter;
  */
 final class FilesWithoutCookies extends OncePerRequestFilter {
   /** Where they are. */
-  static final String[] AT = {"/static/*", "/styles/*", "/fonts/*", "/js/*", "/favicon.svg"};
+  static final String[] AT = {
+    "/static/*", "/styles/*", "/fonts/*", "/js/*", "/favicon.svg", "/notices.txt"
+  };
 
   @Override
   protected void doFilterInternal(

@@ -1,11 +1,15 @@
 package gotera.web.security;
 
+import io.micrometer.core.instrument.Gauge;
+import io.micrometer.core.instrument.MeterRegistry;
 import jakarta.servlet.DispatcherType;
 import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
 import java.time.Clock;
+import org.springframework.boot.health.contributor.Health;
+import org.springframework.boot.health.contributor.HealthIndicator;
 import org.springframework.boot.tomcat.servlet.TomcatServletWebServerFactory;
 import org.springframework.boot.web.server.WebServerFactoryCustomizer;
 import org.springframework.boot.web.servlet.FilterRegistrationBean;
@@ -19,7 +23,6 @@ import org.springframework.security.access.AccessDeniedException;
 import org.springframework.security.authentication.AuthenticationDetailsSource;
 import org.springframework.security.authorization.AuthorizationEventPublisher;
 import org.springframework.security.authorization.SpringAuthorizationEventPublisher;
-import org.springframework.security.config.Customizer;
 import org.springframework.security.config.annotation.web.builders.HttpSecurity;
 import org.springframework.security.config.annotation.web.configurers.AbstractHttpConfigurer;
 import org.springframework.security.config.http.SessionCreationPolicy;
@@ -29,6 +32,8 @@ import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.access.AccessDeniedHandlerImpl;
 import org.springframework.security.web.access.intercept.AuthorizationFilter;
+import org.springframework.security.web.authentication.AuthenticationFailureHandler;
+import org.springframework.security.web.authentication.SimpleUrlAuthenticationFailureHandler;
 import org.springframework.security.web.context.SecurityContextHolderFilter;
 import org.springframework.security.web.csrf.CsrfFilter;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
@@ -55,6 +60,7 @@ class SecurityConfiguration {
     "/js/**",
     "/static/**",
     "/favicon.svg",
+    "/notices.txt",
     "/actuator/health/**"
   };
 
@@ -149,7 +155,9 @@ class SecurityConfiguration {
                 form.loginPage("/sign-in")
                     .loginProcessingUrl("/sign-in")
                     .authenticationDetailsSource(details)
+                    .failureHandler(wrong())
                     .permitAll())
+        .requestCache(c -> c.requestCache(WayBack.cache()))
         .logout(out -> out.logoutUrl("/sign-out").logoutSuccessUrl("/sign-in?out"))
         .headers(
             headers ->
@@ -164,12 +172,20 @@ class SecurityConfiguration {
                                     .SAME_ORIGIN))
                     .permissionsPolicyHeader(
                         p -> p.policy("camera=(self), geolocation=(), microphone=()")))
-        .csrf(Customizer.withDefaults())
+        .csrf(c -> c.csrfTokenRepository(new FormTokens()))
         .exceptionHandling(e -> e.accessDeniedHandler(SecurityConfiguration::refused))
         .addFilterBefore(new SessionAge(clock), SecurityContextHolderFilter.class)
         // before anything reads what is sent
         .addFilterBefore(new RateLimits(limits), CsrfFilter.class)
         .build();
+  }
+
+  /** A wrong try leaves nothing behind but its count. */
+  private static AuthenticationFailureHandler wrong() {
+    SimpleUrlAuthenticationFailureHandler handler =
+        new SimpleUrlAuthenticationFailureHandler("/sign-in?error");
+    handler.setAllowSessionCreation(false);
+    return handler;
   }
 
   /**
@@ -187,9 +203,24 @@ class SecurityConfiguration {
   }
 
   @Bean
-  FilterRegistrationBean<StorageGone> storageGone(DiskProperties disk) {
+  DiskRoom diskRoom(DiskProperties disk, MeterRegistry meters) {
+    DiskRoom room = new DiskRoom(disk);
+    Gauge.builder("gotera.disk.above.reserve.bytes", room, DiskRoom::aboveReserve)
+        .description("Free room for the data before nothing is written any more")
+        .register(meters);
+    return room;
+  }
+
+  /** Ready is who can write: the disk of the database counts, not the one of the program. */
+  @Bean
+  HealthIndicator databaseDiskHealthIndicator(DiskRoom room) {
+    return () -> room.isEnough() ? Health.up().build() : Health.outOfService().build();
+  }
+
+  @Bean
+  FilterRegistrationBean<StorageGone> storageGone(DiskRoom room) {
     FilterRegistrationBean<StorageGone> registration =
-        new FilterRegistrationBean<>(new StorageGone(new DiskRoom(disk)));
+        new FilterRegistrationBean<>(new StorageGone(room));
     // before the sessions, which live in the database
     registration.setOrder(Ordered.HIGHEST_PRECEDENCE + 1);
     return registration;

@@ -18,6 +18,11 @@ import org.springframework.core.env.PropertySource;
 public final class SettingsCheck
     implements ApplicationListener<ApplicationEnvironmentPreparedEvent> {
   private static final int MOST_RESERVED = 999_999;
+
+  /** One database, or the nodes of a cluster in the order in which they are tried. */
+  private static final String DATABASE =
+      "jdbc:mariadb:(sequential:|loadbalance:)?//[^/,\\s]+:\\d+(,[^/,\\s]+:\\d+)*/\\w+(\\?\\S*)?";
+
   private static final String OURS = "gotera.";
 
   /**
@@ -33,8 +38,8 @@ public final class SettingsCheck
       List.of(
           new Setting(
               "gotera.database.url",
-              "jdbc:mariadb://HOST:PORT/NAME",
-              v -> v.matches("jdbc:mariadb://[^/\\s]+:\\d+/\\w+(\\?\\S*)?")),
+              "jdbc:mariadb://HOST:PORT/NAME, or jdbc:mariadb:sequential://HOST:PORT,HOST:PORT/NAME",
+              v -> v.matches(DATABASE)),
           new Setting("gotera.database.user", "a name", v -> !v.isBlank()),
           new Setting("gotera.database.password", "any text", v -> true),
           new Setting(
@@ -78,6 +83,10 @@ public final class SettingsCheck
           new Setting(
               "gotera.limits.batches-per-minute", "a number from 1", SettingsCheck::positive),
           new Setting(
+              "gotera.watch.token",
+              "empty, or at least 20 characters without spaces",
+              v -> v.matches("|\\S{20,}")),
+          new Setting(
               "gotera.stand-in.command", "empty, or the program that simulates a gauge", v -> true),
           new Setting(
               "server.port", "a number from 0 to 65535", v -> number(v) >= 0 && number(v) <= 65535),
@@ -119,7 +128,7 @@ public final class SettingsCheck
     for (Setting setting : SETTINGS) {
       String value = environment.getProperty(setting.name(), "");
       if (!setting.accepts().test(value)) {
-        boolean secret = setting.name().endsWith("password") || setting.name().endsWith("code");
+        boolean secret = setting.name().matches(".*(password|code|token)");
         faults.add(
             setting.name()
                 + (secret ? "" : " is \"" + value + "\"")

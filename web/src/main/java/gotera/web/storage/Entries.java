@@ -13,6 +13,8 @@ import org.springframework.context.event.EventListener;
 import org.springframework.jdbc.core.JdbcTemplate;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionSynchronization;
+import org.springframework.transaction.support.TransactionSynchronizationManager;
 import org.springframework.web.context.request.RequestContextHolder;
 import org.springframework.web.context.request.ServletRequestAttributes;
 
@@ -88,7 +90,26 @@ public class Entries {
       throw new StoredAlready(
           before.stream().map(r -> r[1]).filter(java.util.Objects::nonNull).findFirst(), elsewhere);
     }
-    request.get().setAttribute(CLAIMED, Boolean.TRUE);
+    if (added > 0) {
+      holdsUntilTakenBack(request.get());
+    }
+  }
+
+  /**
+   * The claim holds for the request, unless its transaction is taken back: the next try must claim
+   * anew, for another process may have come first meanwhile.
+   */
+  private static void holdsUntilTakenBack(HttpServletRequest request) {
+    request.setAttribute(CLAIMED, Boolean.TRUE);
+    TransactionSynchronizationManager.registerSynchronization(
+        new TransactionSynchronization() {
+          @Override
+          public void afterCompletion(int status) {
+            if (status != STATUS_COMMITTED) {
+              request.removeAttribute(CLAIMED);
+            }
+          }
+        });
   }
 
   /** Remembers where an entry led, for whoever sends it again. */

@@ -4,8 +4,6 @@ import java.lang.annotation.ElementType;
 import java.lang.annotation.Retention;
 import java.lang.annotation.RetentionPolicy;
 import java.lang.annotation.Target;
-import org.springframework.dao.DataIntegrityViolationException;
-import org.springframework.dao.PessimisticLockingFailureException;
 import org.springframework.resilience.annotation.Retryable;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -16,9 +14,5 @@ import org.springframework.transaction.annotation.Transactional;
 @Target(ElementType.METHOD)
 @Retention(RetentionPolicy.RUNTIME)
 @Transactional
-@Retryable(
-    includes = {PessimisticLockingFailureException.class, DataIntegrityViolationException.class},
-    maxRetries = 5,
-    delay = 20,
-    jitter = 20)
+@Retryable(predicate = Again.class, maxRetries = 5, delay = 20, jitter = 20)
 public @interface Write {}

@@ -51,6 +51,20 @@ class SettingsCheckTests {
   }
 
   @Test
+  void theNodesOfAClusterAreAnAddress() {
+    for (String address :
+        List.of(
+            "jdbc:mariadb:sequential://10.0.0.1:3306,10.0.0.2:3306,10.0.0.3:3306/gotera",
+            "jdbc:mariadb:loadbalance://10.0.0.1:3306,10.0.0.2:3306/gotera?sslMode=verify-full")) {
+      assertThat(faults(Map.of("gotera.database.url", address))).as(address).isEmpty();
+    }
+    for (String none :
+        List.of("jdbc:mariadb:sequential://10.0.0.1/gotera", "jdbc:mariadb://a:1,/gotera")) {
+      assertThat(faults(Map.of("gotera.database.url", none))).as(none).hasSize(1);
+    }
+  }
+
+  @Test
   void everySettingIsDocumented() throws IOException {
     String documented = Files.readString(Path.of("..", "docs", "configuration.md"));
     for (Setting setting : SettingsCheck.SETTINGS) {
