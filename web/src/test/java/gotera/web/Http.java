@@ -24,17 +24,30 @@ final class Http {
 
   private static final Pattern OLDER = Pattern.compile("href=\"([^\"]+)\">Older");
 
-  private final HttpClient client =
-      HttpClient.newBuilder()
-          .cookieHandler(new CookieManager(null, CookiePolicy.ACCEPT_ALL))
-          .followRedirects(HttpClient.Redirect.NEVER)
-          .connectTimeout(Duration.ofSeconds(5))
-          .build();
+  private final HttpClient client;
   private final String address;
   private String token = "";
 
   Http(String address) {
+    this(
+        address,
+        HttpClient.newBuilder()
+            .cookieHandler(new CookieManager(null, CookiePolicy.ACCEPT_ALL))
+            .followRedirects(HttpClient.Redirect.NEVER)
+            .connectTimeout(Duration.ofSeconds(5))
+            .build());
+  }
+
+  private Http(String address, HttpClient client) {
     this.address = address;
+    this.client = client;
+  }
+
+  /** The same person, with the same session, at another process. */
+  Http at(String other) {
+    Http there = new Http(other, client);
+    there.token = token;
+    return there;
   }
 
   static Http signedIn(String address, String login, String password) {

@@ -22,15 +22,27 @@ final class Server implements AutoCloseable {
   static final String PASSWORD = "wet gloves at the van";
 
   private final Process process;
+  private final List<String> command;
+  private final Path log;
   private final Map<String, String> environment;
   final int port;
 
   private Server(List<String> command, Map<String, String> settings, Path log) {
+    this(command, settings, log, freePort());
+  }
+
+  private static int freePort() {
     try (ServerSocket free = new ServerSocket(0)) {
-      port = free.getLocalPort();
+      return free.getLocalPort();
     } catch (IOException e) {
       throw new UncheckedIOException(e);
     }
+  }
+
+  private Server(List<String> command, Map<String, String> settings, Path log, int port) {
+    this.command = command;
+    this.log = log;
+    this.port = port;
     environment = new LinkedHashMap<>(settings);
     environment.put("SERVER_PORT", Integer.toString(port));
     ProcessBuilder builder =
@@ -46,6 +58,22 @@ final class Server implements AutoCloseable {
   /** One process on a database that runs; its settings as environment variables. */
   static Server start(String name, Map<String, String> settings) {
     return new Server(java(), settings, Path.of("target", name + ".log")).ready();
+  }
+
+  /** Ends it without warning. */
+  void kill() {
+    process.destroyForcibly();
+    try {
+      process.waitFor();
+    } catch (InterruptedException e) {
+      Thread.currentThread().interrupt();
+      throw new IllegalStateException(e);
+    }
+  }
+
+  /** One that was killed, started again at the same address. */
+  Server again() {
+    return new Server(command, environment, log, port).ready();
   }
 
   /** Database and application, both started again whenever one dies. */
