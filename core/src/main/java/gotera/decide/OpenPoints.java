@@ -2,6 +2,7 @@ package gotera.decide;
 
 import gotera.circuit.CircuitEdit;
 import gotera.look.LookState;
+import gotera.pressure.verdict.VerdictKind;
 import gotera.suspects.Case;
 import gotera.suspects.Observation;
 import gotera.suspects.Observation.GasChecked;
@@ -48,13 +49,14 @@ public record OpenPoints(List<Untested> untested, List<String> loopedOff, List<S
       Case of, boolean burns, List<CircuitEdit> edits, List<String> opened) {
     List<Untested> untested = new ArrayList<>();
     if (!of.isProven()) {
-      if (of.counting(Held.class).isEmpty()) {
+      if (of.counting(Held.class).stream().allMatch(h -> h.verdict() == VerdictKind.NOT_COUNTED)) {
         untested.add(Untested.PRESSURE);
       }
       if (of.counting(Looked.class).stream().noneMatch(l -> l.state() == LookState.RUNNING)) {
         untested.add(Untested.RUNNING);
       }
-      if (burns && of.counting(GasChecked.class).isEmpty()) {
+      if (burns
+          && of.counting(GasChecked.class).stream().noneMatch(g -> g.notCounted().isEmpty())) {
         untested.add(Untested.GAS);
       }
     }

@@ -18,7 +18,7 @@ import java.util.OptionalDouble;
  * @param fallU standard uncertainty of a mark's reading (mm)
  * @param toppedUp what was put in between (mL)
  * @param toppedUpU its standard uncertainty (mL)
- * @param minutes time under pressure, hot (min), positive
+ * @param minutes time under pressure, hot (min); none where it only stood
  * @param warmer temperature now less that at the first mark (K)
  * @param warmerU its standard uncertainty (K)
  * @param perKelvin what the coolant grows by, (β − α)·V_L (mL/K)
@@ -90,7 +90,7 @@ public record LevelWatch(
   /**
    * From the first of some marks to the last.
    *
-   * @param marks at least two, with hours hot between them
+   * @param marks at least two
    * @param liquid liquid in the system (mL), if it is known
    */
   public static LevelWatch of(List<Mark> marks, CoolantMixture coolant, OptionalDouble liquid) {
@@ -116,9 +116,14 @@ public record LevelWatch(
     return minutes / 60;
   }
 
-  /** Refuses a watch without tank or time. */
+  /** Whether it was hot and under pressure between the marks; else it has no rate of hot hours. */
+  public boolean wasHot() {
+    return minutes > 0;
+  }
+
+  /** Refuses a watch without tank, or over less than no time. */
   public LevelWatch {
-    if (!(area > 0) || !(minutes > 0) || !(toppedUp >= 0)) {
+    if (!(area > 0) || !(minutes >= 0) || !(toppedUp >= 0)) {
       throw new IllegalArgumentException(
           "a level watch of " + area + " cm² over " + minutes + " min, " + toppedUp + " mL put in");
     }
@@ -135,14 +140,21 @@ public record LevelWatch(
     return Math.hypot(Math.hypot(mark, toppedUpU), perKelvin * warmerU);
   }
 
-  /** Mean rate while hot and under pressure (mL/min); below zero is legal. */
+  /** Mean rate while hot and under pressure (mL/min); below zero is legal; of a watch that was. */
   public double rate() {
-    return missing() / minutes;
+    return missing() / hot();
   }
 
-  /** Its standard uncertainty (mL/min). */
+  private double hot() {
+    if (!wasHot()) {
+      throw new IllegalStateException("no hours hot: it has no rate while hot");
+    }
+    return minutes;
+  }
+
+  /** Its standard uncertainty (mL/min); of a watch that was hot. */
   public double u() {
-    return Math.hypot(missingU() / minutes, MINUTES_U * rate());
+    return Math.hypot(missingU() / hot(), MINUTES_U * rate());
   }
 
   /** Whether more is missing than its uncertainty explains (5 % false alarm). */
@@ -161,8 +173,11 @@ public record LevelWatch(
         : Double.POSITIVE_INFINITY;
   }
 
-  /** Upper limit of the true rate, 95 %, never less than with nothing missing (mL/min). */
+  /**
+   * Upper limit of the true rate while hot, 95 %, never less than with nothing missing (mL/min);
+   * infinite where it was never hot.
+   */
   public double upper() {
-    return Math.max(0, rate()) + DecisionLimits.K * u();
+    return !wasHot() ? Double.POSITIVE_INFINITY : Math.max(0, rate()) + DecisionLimits.K * u();
   }
 }

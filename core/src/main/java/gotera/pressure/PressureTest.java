@@ -41,7 +41,12 @@ public record PressureTest(Trace trace, HoldConditions conditions) {
   public PressureTestResult analyse() {
     Trace whole = HoldWindow.whole(trace, conditions);
     if (trace.first(TraceEvent.Kind.PLACE_SEEN).isPresent()) {
-      return withoutRate(VerdictKind.STOPPED, List.of(), makerRule(whole), whole);
+      // what was lost until then was lost all the same
+      OptionalDouble least =
+          Plausible.problems(trace, conditions).isEmpty()
+              ? GrossLeak.lowerBound(trace, whole, conditions)
+              : OptionalDouble.empty();
+      return answer(VerdictKind.STOPPED, List.of(), least, makerRule(whole), whole);
     }
     List<Reason> impossible = Plausible.problems(trace, conditions);
     if (!impossible.isEmpty()) {

@@ -119,7 +119,9 @@ final class VerdictRules {
   }
 
   private static Optional<Reason> withinSteps(Trace window, HoldConditions conditions) {
-    double drop = window.gauge(0) - window.gauge(window.size() - 1);
+    // a vacuum is lost upwards
+    double sign = conditions.medium() == Medium.VACUUM ? -1 : 1;
+    double drop = sign * (window.gauge(0) - window.gauge(window.size() - 1));
     double two = 2 * conditions.gauge().resolution();
     return conditions.gauge().stepsStay(window.size()) && drop <= two
         ? Optional.of(Reason.of(Code.DROP_WITHIN_STEPS, drop, two))

@@ -86,8 +86,8 @@ public enum Range {
   TESTER_AIR(0, 5000, "mL"),
   /** Level against its mark (mm). */
   LEVEL(-500, 500, "mm"),
-  /** Hours hot since the mark before (h). */
-  HOT_HOURS(0.1, 10_000, "h"),
+  /** Hours hot since the mark before (h); none where it only stood. */
+  HOT_HOURS(0, 10_000, "h"),
   /** A distance driven between two looks at the level. */
   DISTANCE(5, 400_000, "km"),
   /** Hours hot in a week (h). */

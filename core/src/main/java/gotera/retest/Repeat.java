@@ -75,12 +75,13 @@ public sealed interface Repeat {
     @Override
     public Set<Circumstance> contains() {
       Set<Circumstance> contained = EnumSet.of(Circumstance.PARKED);
+      // a week on the yard repeats no week on the road
       if (Double.isFinite(hot)) {
         contained.addAll(
             EnumSet.of(Circumstance.PRESSED, Circumstance.RUNNING, Circumstance.DRIVEN));
-      }
-      if (days >= WEEK) {
-        contained.add(Circumstance.OVER_WEEKS);
+        if (days >= WEEK) {
+          contained.add(Circumstance.OVER_WEEKS);
+        }
       }
       return contained;
     }

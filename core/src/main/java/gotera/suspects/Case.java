@@ -248,8 +248,21 @@ public record Case(Circuit circuit, List<Observation> observed, AsNow now, ShopO
         && held(false).filter(h -> !flows(h).isEmpty()).isPresent();
   }
 
-  /** Whether a test of the repair found it tight: nothing is under suspicion any more. */
+  /**
+   * Whether a test of the repair found it tight, and nothing was seen since that leaks: nothing is
+   * under suspicion any more.
+   */
   public boolean isProven() {
-    return held().filter(h -> h.afterRepair() && h.verdict() == VerdictKind.TIGHT).isPresent();
+    return held().filter(h -> h.afterRepair() && h.verdict() == VerdictKind.TIGHT).isPresent()
+        && observed
+            .subList(observed.lastIndexOf(held().orElseThrow()) + 1, observed.size())
+            .stream()
+            .noneMatch(Case::leaks);
+  }
+
+  private static boolean leaks(Observation o) {
+    return o instanceof Looked look && look.wet()
+        || o instanceof Dripped
+        || o instanceof Observation.Scanned scan && scan.glow().counts();
   }
 }

@@ -98,14 +98,17 @@ final class Rules {
   }
 
   private void doNotCount() {
+    // one that counts after one that does not is the answer
     job.counting(GasChecked.class).stream()
+        .reduce((a, b) -> b)
         .filter(g -> !g.notCounted().isEmpty())
         .map(g -> Flag.doesNotCount(Kind.COMBUSTION_GAS_DOES_NOT_COUNT, g.notCounted()))
-        .forEach(flags::add);
+        .ifPresent(flags::add);
     job.counting(Bubbled.class).stream()
+        .reduce((a, b) -> b)
         .filter(b -> !b.notCounted().isEmpty())
         .map(b -> Flag.doesNotCount(Kind.BUBBLES_DO_NOT_COUNT, b.notCounted()))
-        .forEach(flags::add);
+        .ifPresent(flags::add);
   }
 
   private void holds() {
@@ -113,7 +116,10 @@ final class Rules {
     Optional<Outcome> outcome = cold.map(Held::outcome);
     add(outcome.filter(Outcome.AtLeast.class::isInstance).isPresent() && !found(), Kind.GROSS_LEAK);
     add(
-        cold.filter(h -> h.verdict() == VerdictKind.STOPPED).isPresent(),
+        cold.filter(
+                h ->
+                    h.verdict() == VerdictKind.STOPPED && !(h.outcome() instanceof Outcome.AtLeast))
+            .isPresent(),
         Kind.PLACE_SEEN_NOT_MEASURED);
     add(another(), Kind.ANOTHER_LEAK);
   }

@@ -2,8 +2,10 @@ package gotera.level;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
 import gotera.testkit.Close;
+import gotera.uncertainty.DecisionLimits;
 import org.junit.jupiter.api.Test;
 
 class LevelWatchTests {
@@ -28,7 +30,19 @@ class LevelWatchTests {
 
   @Test
   void needsTimeUnderPressure() {
-    assertThatThrownBy(() -> new LevelWatch(60, 2, 1, 0, 0, 0, 0, 0, 3.3))
+    assertThatThrownBy(() -> new LevelWatch(60, 2, 1, 0, 0, -1, 0, 0, 3.3))
         .isInstanceOf(IllegalArgumentException.class);
+  }
+
+  /** Parked over night: no hour hot, and still it says how much is missing. */
+  @Test
+  void aWatchThatOnlyStoodHasABoundOverItsDays() {
+    LevelWatch night = new LevelWatch(60, 0, 1, 0, 0, 0, 0, 0.5, 3.3);
+    assertThat(night.wasHot()).isFalse();
+    assertThat(night.falls()).isFalse();
+    assertThat(night.upper()).isInfinite();
+    assertThat(night.standing(0.5)).isCloseTo(DecisionLimits.K * 6.22 / 720, within(1e-3));
+    assertThatThrownBy(night::rate).isInstanceOf(IllegalStateException.class);
+    assertThat(new LevelWatch(60, 3, 1, 0, 0, 0, 0, 0.5, 3.3).falls()).isTrue();
   }
 }

@@ -119,6 +119,8 @@ class AccessTests {
     MAY.put("POST /workshop/odds", "l");
     MAY.put("GET /diary/{token}", "ndtl");
     MAY.put("POST /diary/{token}", "ndtl");
+    MAY.put("GET /diary/{token}/undo", "ndtl");
+    MAY.put("POST /diary/{token}/undo", "ndtl");
     MAY.put("POST /jobs/import", "l");
     MAY.put("GET /job-files/{id}", "l");
     MAY.put("POST /job-files/{id}", "l");

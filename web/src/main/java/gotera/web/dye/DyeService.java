@@ -9,6 +9,7 @@ import gotera.web.finding.FindingService;
 import gotera.web.finding.FindingService.New;
 import gotera.web.photo.Photograph;
 import java.time.Duration;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -54,6 +55,14 @@ public class DyeService {
       Optional<Photograph> photograph,
       String by) {
     findings.write(jobId, new New(scanned, note, photograph, Duration.ZERO), by);
+  }
+
+  /** When a joint was scanned last. */
+  public Optional<Instant> scanned(UUID jobId, String joint) {
+    return findings.of(jobId, DyeSaid.Scanned.class).stream()
+        .filter(f -> f.said().joint().equals(joint))
+        .map(Finding::at)
+        .reduce((a, b) -> a.isAfter(b) ? a : b);
   }
 
   /** What was done, the newest first. */

@@ -6,6 +6,7 @@ import gotera.circuit.DripSpot;
 import gotera.dye.Dye;
 import gotera.pressure.verdict.VerdictKind;
 import gotera.said.CaughtFrom;
+import gotera.standing.Happened;
 import gotera.suspects.Case;
 import gotera.suspects.Checked.InCylinder;
 import gotera.suspects.Observation;
@@ -44,6 +45,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
 import java.util.function.Supplier;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 
 /** Gathers what every feature of a job kept, as observations in the order of time. */
@@ -98,8 +100,17 @@ public class Cases {
     this.memo = memo;
   }
 
-  /** Something observed, and when. */
-  private record Timed(Instant at, Observation what) {}
+  /** What was gathered of a job. */
+  private record Gathered(Case known, List<Happened<Observation>> visit) {}
+
+  private Gathered gathered(UUID jobId) {
+    return memo.of(List.of("gathered", jobId), () -> lasts(jobId, "gathered", () -> gather(jobId)));
+  }
+
+  /** What was observed on a job, and when each of it happened. */
+  public List<Happened<Observation>> visit(UUID jobId) {
+    return gathered(jobId).visit();
+  }
 
   /** What is to be assessed of a job now. */
   public Case of(UUID jobId) {
@@ -107,7 +118,7 @@ public class Cases {
         List.of("case", jobId),
         () -> {
           ShopOdds odds = shop.odds();
-          Case known = lasts(jobId, "gathered", () -> gather(jobId));
+          Case known = gathered(jobId).known();
           return odds.equals(ShopOdds.NONE) ? known : known.in(odds);
         });
   }
@@ -119,25 +130,25 @@ public class Cases {
         : read.get();
   }
 
-  private Case gather(UUID jobId) {
+  private Gathered gather(UUID jobId) {
     Circuit circuit = circuits.circuit(jobId);
-    List<Timed> timed = new ArrayList<>();
-    circuits.looks(jobId).forEach(s -> timed.add(new Timed(s.writtenAt(), s.looked())));
-    conditions.all(jobId).forEach(c -> timed.add(new Timed(c.at(), c.what())));
-    inside.all(jobId).forEach(f -> timed.add(new Timed(f.at(), f.what())));
-    gas.results(jobId).forEach(r -> timed.add(new Timed(r.at(), r.what())));
-    funnels.results(jobId).forEach(r -> timed.add(new Timed(r.at(), r.what())));
-    drips.all(jobId).forEach(d -> timed.add(new Timed(d.at(), d.what())));
+    List<Happened<Observation>> timed = new ArrayList<>();
+    circuits.looks(jobId).forEach(s -> timed.add(new Happened<>(s.writtenAt(), s.looked())));
+    conditions.all(jobId).forEach(c -> timed.add(new Happened<>(c.at(), c.what())));
+    inside.all(jobId).forEach(f -> timed.add(new Happened<>(f.at(), f.what())));
+    gas.results(jobId).forEach(r -> timed.add(new Happened<>(r.at(), r.what())));
+    funnels.results(jobId).forEach(r -> timed.add(new Happened<>(r.at(), r.what())));
+    drips.all(jobId).forEach(d -> timed.add(new Happened<>(d.at(), d.what())));
     for (PressureTestView test : tests.all(jobId)) {
       if (saysSomething(test)) {
-        timed.add(new Timed(test.startedAt(), held(test)));
-        inCylinders(test).forEach(c -> timed.add(new Timed(test.startedAt(), c)));
+        timed.add(new Happened<>(test.startedAt(), held(test)));
+        inCylinders(test).forEach(c -> timed.add(new Happened<>(test.startedAt(), c)));
       }
     }
     Optional<Instant> repaired =
         repairs.notes(jobId).stream().map(RepairNote::writtenAt).max(Comparator.naturalOrder());
-    repaired.ifPresent(at -> timed.add(new Timed(at, new Observation.Repaired())));
-    timed.sort(Comparator.comparing(Timed::at));
+    repaired.ifPresent(at -> timed.add(new Happened<>(at, new Observation.Repaired())));
+    timed.sort(Comparator.comparing(Happened::at));
     List<Observation> observed = new ArrayList<>(told(jobs.require(jobId)));
     int told = observed.size();
     timed.forEach(t -> observed.add(t.what()));
@@ -147,7 +158,17 @@ public class Cases {
             || repaired.isPresent() && !known.dosed().get().isAfter(repaired.get());
     // dye of an earlier repair says nothing about this one
     observed.addAll(history ? told : observed.size(), scans(circuit, known));
-    return new Case(circuit, observed, reach.heaterShut(jobId));
+    if (!history) {
+      scans(circuit, known)
+          .forEach(
+              s -> dye.scanned(jobId, s.place()).ifPresent(at -> timed.add(new Happened<>(at, s))));
+    }
+    return new Gathered(
+        new Case(circuit, observed, reach.heaterShut(jobId)),
+        Stream.concat(
+                observed.subList(0, told).stream().map(o -> new Happened<>(Instant.MIN, o)),
+                timed.stream())
+            .toList());
   }
 
   private static List<Observation> told(JobView job) {

@@ -3,6 +3,8 @@ package gotera.web.evidence;
 import gotera.balance.LeakBalance;
 import gotera.balance.SiteFlow;
 import gotera.drawing.BalanceBar;
+import gotera.drawing.VerdictShape;
+import gotera.pressure.verdict.VerdictKind;
 import gotera.suspects.Assessment;
 import gotera.suspects.Case;
 import gotera.suspects.Observation.Looked;
@@ -13,6 +15,7 @@ import gotera.web.figures.Figures;
 import gotera.web.job.JobHeadline;
 import gotera.web.job.JobPageContributor;
 import gotera.web.job.LooksOn;
+import gotera.web.job.TakenBack;
 import gotera.web.pressure.Caught;
 import gotera.web.pressure.PressureTestView;
 import gotera.web.pressure.VerdictWords;
@@ -33,6 +36,7 @@ class SoFarService implements JobPageContributor, JobHeadline, Suspicion, LooksO
   private final VerdictWords verdicts;
   private final CircuitWords names;
   private final SuspectsService suspects;
+  private final List<TakenBack> takenBack;
   private final Words words;
 
   SoFarService(
@@ -40,11 +44,13 @@ class SoFarService implements JobPageContributor, JobHeadline, Suspicion, LooksO
       VerdictWords verdicts,
       CircuitWords names,
       SuspectsService suspects,
+      List<TakenBack> takenBack,
       Words words) {
     this.cases = cases;
     this.verdicts = verdicts;
     this.names = names;
     this.suspects = suspects;
+    this.takenBack = takenBack;
     this.words = words;
   }
 
@@ -56,10 +62,22 @@ class SoFarService implements JobPageContributor, JobHeadline, Suspicion, LooksO
   @Override
   public Optional<Headline> of(UUID jobId) {
     Figures figures = Figures.USUAL;
+    Optional<String> again = again(jobId);
+    if (again.isPresent()) {
+      return again.map(
+          a ->
+              new Headline(
+                  VerdictShape.of(VerdictKind.LEAK, 0), words.say("so-far.again", a), false));
+    }
     return cases
         .newest(jobId)
         .map(t -> verdicts.said(t, figures))
         .map(s -> new Headline(s.shape(), s.headline(), s.kind().equals("tight")));
+  }
+
+  /** What takes back whatever a test of the repair said. */
+  private Optional<String> again(UUID jobId) {
+    return takenBack.stream().flatMap(t -> t.by(jobId).stream()).findFirst();
   }
 
   private SoFar soFar(UUID jobId, Figures figures) {
@@ -82,8 +100,9 @@ class SoFarService implements JobPageContributor, JobHeadline, Suspicion, LooksO
     }
     PressureTestView test = newest.get();
     VerdictWords.Said said = verdicts.said(test, figures);
+    Optional<String> again = again(jobId);
     String at =
-        test.pumping()
+        test.pumping() || again.isPresent()
             ? ""
             : test.result().rate().isPresent()
                 ? words.say("so-far.at", figures.pressure(test.conditions().rated().kilopascals()))
@@ -92,9 +111,9 @@ class SoFarService implements JobPageContributor, JobHeadline, Suspicion, LooksO
     List<Caught> caught = cases.caught(test);
     Optional<LeakBalance> balance = known.balance();
     return new SoFar(
-        said.headline(),
-        said.kind(),
-        said.shape(),
+        again.map(a -> words.say("so-far.again", a)).orElse(said.headline()),
+        again.isPresent() ? VerdictKind.LEAK.word() : said.kind(),
+        again.isPresent() ? VerdictShape.of(VerdictKind.LEAK, 0) : said.shape(),
         at,
         balance
             .map(b -> BalanceBar.of(b, words.say("so-far.bar"), words.say("so-far.not-found")))

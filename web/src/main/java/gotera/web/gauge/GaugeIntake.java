@@ -3,7 +3,7 @@ package gotera.web.gauge;
 import gotera.device.DeviceClock;
 import gotera.device.Sequence;
 import gotera.web.gauge.GaugeBatch.Numbered;
-import gotera.web.gauge.GaugeRows.Kept;
+import gotera.web.gauge.GaugeClocks.Kept;
 import gotera.web.gauge.GaugeRows.Row;
 import gotera.web.gauge.GaugeRows.Stand;
 import gotera.web.gauge.Message.Acknowledged;
@@ -37,12 +37,19 @@ class GaugeIntake {
   private static final int MOST_CLOCKS = 20;
 
   private final GaugeRows rows;
+  private final GaugeClocks clocks;
   private final SentReadings sentReadings;
   private final GaugeTrace traces;
   private final Clock clock;
 
-  GaugeIntake(GaugeRows rows, SentReadings sentReadings, GaugeTrace traces, Clock clock) {
+  GaugeIntake(
+      GaugeRows rows,
+      GaugeClocks clocks,
+      SentReadings sentReadings,
+      GaugeTrace traces,
+      Clock clock) {
     this.rows = rows;
+    this.clocks = clocks;
     this.sentReadings = sentReadings;
     this.traces = traces;
     this.clock = clock;
@@ -63,7 +70,7 @@ class GaugeIntake {
             .filter(g -> g.withdrawn().isEmpty())
             .orElseThrow(
                 () -> new Refusal(Refusal.Kind.UNKNOWN, "", "this token opens nothing any more"));
-    Optional<Kept> known = rows.clock(paired.id(), sent.clock());
+    Optional<Kept> known = clocks.clock(paired.id(), sent.clock());
     long earlier = known.map(Kept::earlier).orElseGet(() -> earlier(paired, sent));
     // what a device that was started anew had not sent yet is gone with its memory
     Row gauge = earlier == paired.received().highest() ? closed(paired) : paired;
@@ -83,7 +90,7 @@ class GaugeIntake {
         last.filter(r -> r.temperature().isPresent())
             .map(r -> r.temperature().getAsDouble())
             .orElse(null));
-    rows.keep(gauge.id(), batch.clock(), kept, clock.instant());
+    clocks.keep(gauge.id(), batch.clock(), kept, clock.instant());
     DeviceClock.Known now = kept.clock().known(batch.sent(), GaugeRows.seconds(arrived));
     return new Acknowledged(
         GaugeRows.seconds(arrived),
@@ -107,7 +114,7 @@ class GaugeIntake {
    * was started anew and counts from the beginning.
    */
   private long earlier(Row gauge, GaugeBatch sent) {
-    long now = rows.earlier(gauge.id());
+    long now = clocks.earlier(gauge.id());
     boolean anew =
         !sent.readings().isEmpty()
             && sent.readings().get(0).number() == 1
@@ -162,7 +169,7 @@ class GaugeIntake {
   private Kept placing(
       Row gauge, GaugeBatch batch, Optional<Kept> known, long earlier, Instant arrived) {
     if (known.isEmpty()) {
-      rows.forgetClocks(gauge.id(), MOST_CLOCKS);
+      clocks.forgetClocks(gauge.id(), MOST_CLOCKS);
     }
     Kept before = known.orElse(new Kept(Double.NEGATIVE_INFINITY, DeviceClock.UNKNOWN, earlier));
     double reached = before.reached();

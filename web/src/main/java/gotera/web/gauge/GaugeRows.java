@@ -1,6 +1,5 @@
 package gotera.web.gauge;
 
-import gotera.device.DeviceClock;
 import gotera.device.Sequence;
 import gotera.web.storage.Hashes;
 import gotera.web.storage.Identifiers;
@@ -78,15 +77,6 @@ class GaugeRows {
       return ours >= seconds(begun) && ended.map(e -> ours <= seconds(e)).orElse(true);
     }
   }
-
-  /**
-   * A clock of a gauge.
-   *
-   * @param reached the latest reading by it (s)
-   * @param clock what is known of it
-   * @param earlier numbers of the gauge before those that are counted beside this clock
-   */
-  record Kept(double reached, DeviceClock clock, long earlier) {}
 
   static double seconds(Instant at) {
     return at.getEpochSecond() + at.getNano() / 1e9;
@@ -247,65 +237,5 @@ class GaugeRows {
         utc(at),
         by,
         stand.id().toString());
-  }
-
-  Optional<Kept> clock(UUID gauge, String name) {
-    return database
-        .query(
-            "select reached, state, earlier from gauge_clock where gauge_id = ? and name = ?",
-            (row, n) ->
-                new Kept(row.getDouble(1), ClockText.read(row.getString(2)), row.getLong(3)),
-            gauge.toString(),
-            name)
-        .stream()
-        .findFirst();
-  }
-
-  /** Keeps a clock that is there already, or a new one; the gauge is locked. */
-  void keep(UUID gauge, String name, Kept kept, Instant now) {
-    int changed =
-        database.update(
-            "update gauge_clock set reached = ?, state = ?, used_at = ?"
-                + " where gauge_id = ? and name = ?",
-            kept.reached(),
-            ClockText.of(kept.clock()),
-            utc(now),
-            gauge.toString(),
-            name);
-    if (changed == 0) {
-      database.update(
-          "insert into gauge_clock (gauge_id, name, reached, state, earlier, used_at)"
-              + " values (?, ?, ?, ?, ?, ?)",
-          gauge.toString(),
-          name,
-          kept.reached(),
-          ClockText.of(kept.clock()),
-          kept.earlier(),
-          utc(now));
-    }
-  }
-
-  /** Numbers of a gauge before those that it counts now. */
-  long earlier(UUID gauge) {
-    Long most =
-        database.queryForObject(
-            "select max(earlier) from gauge_clock where gauge_id = ?",
-            Long.class,
-            gauge.toString());
-    return most == null ? 0 : most;
-  }
-
-  /** Forgets the clocks of a gauge that were used longest ago, but for so many. */
-  void forgetClocks(UUID gauge, int most) {
-    List<String> old =
-        database.queryForList(
-            "select name from gauge_clock where gauge_id = ? order by used_at desc limit 1000 offset ?",
-            String.class,
-            gauge.toString(),
-            most);
-    for (String name : old) {
-      database.update(
-          "delete from gauge_clock where gauge_id = ? and name = ?", gauge.toString(), name);
-    }
   }
 }

@@ -140,6 +140,29 @@ class DiaryController {
         : Pages.unprocessable(page(token, job, form, problems.sentences(), figures, model), model);
   }
 
+  /** The owner mistyped: the last entry of the diary is taken back. */
+  @PostMapping("/diary/{token}/undo")
+  String undo(@PathVariable String token, HttpServletResponse response) {
+    marks.undo(job(token, response), OWNER);
+    return "redirect:/diary/" + token;
+  }
+
+  /** Where an entry was answered in place, its address leads back to the diary. */
+  @GetMapping("/diary/{token}/undo")
+  String reload(@PathVariable String token) {
+    return "redirect:/diary/" + token;
+  }
+
+  /** What the marks since the first say, for somebody who is no technician. */
+  private String says(UUID job) {
+    List<LevelMarkRecord> all = marks.marks(job);
+    String since = Figures.moment(all.get(0).readAt);
+    return marks
+        .since(job, java.time.Instant.MIN)
+        .map(w -> words.say(w.watch().falls() ? "diary.falls" : "diary.holds", since))
+        .orElseGet(() -> words.say("diary.first"));
+  }
+
   private UUID job(String token, HttpServletResponse response) {
     UUID job = handed.open(token, Purpose.DIARY, response);
     if (marks.marks(job).isEmpty()) {
@@ -156,6 +179,8 @@ class DiaryController {
       Figures figures,
       Model model) {
     model.addAttribute("token", token);
+    model.addAttribute("says", says(job));
+    model.addAttribute("undoable", marks.lately(job, OWNER) > 0);
     model.addAttribute("vehicle", jobs.require(job).vehicle().orElse(""));
     model.addAttribute("form", form);
     model.addAttribute("problems", problems);

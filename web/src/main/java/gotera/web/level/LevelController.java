@@ -91,21 +91,35 @@ class LevelController {
     model.addAttribute("rows", rows(all, job, figures));
     model.addAttribute("links", links.of(id, Purpose.DIARY));
     model.addAttribute("ruler", ruler(all, job, figures));
-    if (all.size() > 1 && hasHours(all)) {
+    if (all.size() > 1) {
       LevelWatch watch = watch(all, job);
-      model.addAttribute(
-          "statement",
-          words.say(
-              "level.statement", Figures.bound(watch.upper()), Figures.moment(all.get(0).readAt)));
+      model.addAttribute("statement", statement(watch, all));
       model.addAttribute(
           "from",
           words.say(
-              "level.from",
+              watch.wasHot() ? "level.from" : "level.from-stood",
               figures.volume(watch.missing()),
               figures.volume(DecisionLimits.halfWidth(watch.missingU())),
               Figures.plain(watch.hours())));
     }
     return "level/watch";
+  }
+
+  /** A loss where more is missing than reading explains, else the bound. */
+  private String statement(LevelWatch watch, List<LevelMarkRecord> all) {
+    String since = Figures.moment(all.get(0).readAt);
+    if (watch.falls()) {
+      return watch.wasHot()
+          ? words.say(
+              "level.falls-rate",
+              Figures.rate(watch.rate(), watch.u()),
+              Figures.halfWidth(watch.u()),
+              since)
+          : words.say("level.falls", since);
+    }
+    return watch.wasHot()
+        ? words.say("level.statement", Figures.bound(watch.upper()), since)
+        : words.say("level.stood", Figures.bound(watch.standing(LevelService.days(all))), since);
   }
 
   /** The level to expect, of what the first mark says. */
@@ -140,26 +154,24 @@ class LevelController {
               Figures.fixed(mark.levelMm, 0) + " mm",
               mark.toppedUpMl > 0 ? figures.volume(mark.toppedUpMl) : "",
               i == 0 ? "" : Figures.plain(mark.hotHours) + " h",
-              i == 0
-                  ? words.say("level.first")
-                  : hasHours(all.subList(0, i + 1))
-                      ? says(watch(all.subList(0, i + 1), job))
-                      : words.say("level.no-hours"),
+              i == 0 ? words.say("level.first") : says(watch(all.subList(0, i + 1), job), figures),
               mark.photoId == null ? "" : "/photos/" + mark.photoId));
     }
     return rows;
   }
 
-  private String says(LevelWatch watch) {
+  private String says(LevelWatch watch, Figures figures) {
+    if (watch.falls() || !watch.wasHot()) {
+      return words.say(
+          watch.falls() ? "level.says-falls" : "level.says-stood",
+          figures.volume(watch.missing()),
+          figures.volume(DecisionLimits.halfWidth(watch.missingU())));
+    }
     return words.say(
         "level.says",
         Figures.rate(watch.rate(), watch.u()),
         Figures.halfWidth(watch.u()),
         Figures.bound(watch.upper()));
-  }
-
-  private static boolean hasHours(List<LevelMarkRecord> of) {
-    return LevelWatch.hotHours(marks(of)) > 0;
   }
 
   private static List<LevelWatch.Mark> marks(List<LevelMarkRecord> of) {

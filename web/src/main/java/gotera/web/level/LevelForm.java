@@ -23,7 +23,7 @@ import java.util.OptionalDouble;
  * @param temperature temperature of the coolant
  * @param hotSince hours hot since the mark before
  * @param readOn day it was read; empty for now
- * @param readTime time of that day; empty for noon
+ * @param readTime time of that day; empty where nobody says
  */
 record LevelForm(
     String tankArea,
@@ -51,16 +51,19 @@ record LevelForm(
   }
 
   /** When it was read: a mark may be written down later, never before it is read. */
-  private Optional<Instant> readAt(FieldProblems problems, Instant now) {
+  private Optional<Instant> readAt(
+      FieldProblems problems, List<LevelMarkRecord> before, Instant now) {
     if (readOn.isEmpty()) {
       return Optional.empty();
     }
     try {
-      LocalTime time = readTime.isEmpty() ? LocalTime.NOON : LocalTime.parse(readTime);
-      Instant at = LocalDate.parse(readOn).atTime(time).atZone(ZoneId.systemDefault()).toInstant();
-      if (at.isAfter(now) || at.isBefore(now.minus(LevelWatch.LONGEST_AGO))) {
-        problems.add("readOn", "problem.day-ahead", readOn);
+      LocalDate day = LocalDate.parse(readOn);
+      if (readTime.isEmpty()) {
+        return Optional.of(onDay(day, problems, before, now));
       }
+      LocalTime time = LocalTime.parse(readTime);
+      Instant at = day.atTime(time).atZone(ZoneId.systemDefault()).toInstant();
+      check(at, problems, now);
       return Optional.of(at);
     } catch (DateTimeParseException e) {
       problems.add("readOn", "problem.day", readOn + " " + readTime);
@@ -68,9 +71,39 @@ record LevelForm(
     }
   }
 
+  private void check(Instant at, FieldProblems problems, Instant now) {
+    if (at.isAfter(now) || at.isBefore(now.minus(LevelWatch.LONGEST_AGO))) {
+      problems.add("readOn", "problem.day-ahead", readOn);
+    }
+  }
+
+  /**
+   * A day without a time is today now, and else its noon; never before a mark of that day that is
+   * there already, for it is written down after it.
+   */
+  private Instant onDay(
+      LocalDate day, FieldProblems problems, List<LevelMarkRecord> before, Instant now) {
+    ZoneId zone = ZoneId.systemDefault();
+    if (day.equals(LocalDate.ofInstant(now, zone))) {
+      return now;
+    }
+    Instant noon = day.atTime(LocalTime.NOON).atZone(zone).toInstant();
+    check(noon, problems, now);
+    return before.stream()
+        .map(m -> m.readAt)
+        .filter(at -> day.equals(LocalDate.ofInstant(at, zone)) && !at.isBefore(noon))
+        .max(Instant::compareTo)
+        .map(at -> at.plusSeconds(1))
+        .orElse(noon);
+  }
+
   /** Writes what is understood into a record; what is wrong is said at its field. */
   void into(
-      LevelMarkRecord record, FieldProblems problems, boolean first, Instant now, Figures figures) {
+      LevelMarkRecord record,
+      FieldProblems problems,
+      List<LevelMarkRecord> before,
+      Instant now,
+      Figures figures) {
     OptionalDouble area = problems.number("tankArea", tankArea, Range.AREA);
     OptionalDouble level = problems.number("levelNow", levelNow, Range.LEVEL);
     OptionalDouble put =
@@ -80,9 +113,11 @@ record LevelForm(
                 "toppedUp", toppedUp, figures.units().volume().millilitres(), Range.TOP_UP);
     OptionalDouble celsius =
         problems.celsiusIfTyped("temperature", temperature, figures.units(), Range.COOLANT);
-    Optional<Instant> read = readAt(problems, now);
+    Optional<Instant> read = readAt(problems, before, now);
     OptionalDouble hours =
-        first ? OptionalDouble.of(0) : problems.number("hotSince", hotSince, Range.HOT_HOURS);
+        before.isEmpty()
+            ? OptionalDouble.of(0)
+            : problems.number("hotSince", hotSince, Range.HOT_HOURS);
     if (problems.none()) {
       record.areaSquareCentimetres = area.getAsDouble();
       record.levelMm = level.getAsDouble();

@@ -15,6 +15,7 @@ import gotera.web.storage.Write;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -65,30 +66,37 @@ public class LevelService {
   }
 
   /**
-   * What the marks say that were written since then.
+   * What the marks say that were read since then.
    *
    * @param watch from the first of them to the last
    * @param days days between them (d)
+   * @param last when the last of them was read
    */
-  public record Watched(LevelWatch watch, double days) {}
+  public record Watched(LevelWatch watch, double days, Instant last) {}
 
-  /** The watch of the marks written since then; nothing without two of them and hours hot. */
+  /** The watch of the marks read since then, whenever they were written; nothing without two. */
   @Transactional(readOnly = true)
   public Optional<Watched> since(UUID jobId, Instant then) {
     List<LevelMarkRecord> later =
-        marks(jobId).stream().filter(m -> m.writtenAt.isAfter(then)).toList();
+        marks(jobId).stream().filter(m -> m.readAt.isAfter(then)).toList();
     List<LevelWatch.Mark> read = later.stream().map(LevelMarkRecord::mark).toList();
-    if (read.size() < 2 || !(LevelWatch.hotHours(read) > 0)) {
+    if (read.size() < 2) {
       return Optional.empty();
     }
     JobView job = jobs.require(jobId);
     CoolantMixture coolant =
         new CoolantMixture(job.strength().orElse(CoolantMixture.USUAL_STRENGTH));
-    Duration between = Duration.between(later.get(0).readAt, later.get(later.size() - 1).readAt);
     return Optional.of(
         new Watched(
             LevelWatch.of(read, coolant, job.liquidMl()),
-            between.toMinutes() / (double) Duration.ofDays(1).toMinutes()));
+            days(later),
+            later.get(later.size() - 1).readAt));
+  }
+
+  /** Days from the first of some marks to the last (d). */
+  static double days(List<LevelMarkRecord> marks) {
+    return Duration.between(marks.get(0).readAt, marks.get(marks.size() - 1).readAt).toMinutes()
+        / (double) Duration.ofDays(1).toMinutes();
   }
 
   /**
@@ -112,7 +120,7 @@ public class LevelService {
       String by) {
     Instant now = clock.instant();
     LevelMarkRecord record = new LevelMarkRecord(identifiers.next(), jobId, now, by);
-    form.into(record, problems, marks(jobId).isEmpty(), now, figures);
+    form.into(record, problems, marks(jobId), now, figures);
     if (problems.none()) {
       record.distanceKm = owner.km().isPresent() ? owner.km().getAsDouble() : null;
       record.photoId = owner.photograph().map(p -> photos.keep(jobId, p, by)).orElse(null);
@@ -120,6 +128,23 @@ public class LevelService {
       changes.count(jobId);
       events.publishEvent(new LevelMarked(jobId));
     }
+  }
+
+  /**
+   * Takes back the last mark that somebody wrote, if that was within a day: a mistake is noticed
+   * soon.
+   *
+   * @return whether there was one
+   */
+  @Write
+  boolean undo(UUID jobId, String by) {
+    Instant since = clock.instant().minus(Duration.ofDays(1));
+    Optional<LevelMarkRecord> last =
+        marks(jobId).stream()
+            .filter(m -> m.writtenBy.equals(by) && m.writtenAt.isAfter(since))
+            .max(Comparator.comparing(m -> m.writtenAt));
+    last.ifPresent(m -> withdraw(jobId, m.id, by));
+    return last.isPresent();
   }
 
   /** Takes a mark back; it stays in the history. */

@@ -49,21 +49,19 @@ public class RunningService {
 
   /** How long it ran before the first drop fell, the longest of all such looks (min). */
   public OptionalDouble shownAfter(UUID jobId) {
-    return findings.of(jobId, FirstDrop.class).stream().mapToDouble(f -> f.said().minutes()).max();
+    return drops(jobId).stream().mapToDouble(f -> f.said().minutes()).max();
   }
 
-  /** The longest run without a drop since then, where drops do not dry up (min). */
-  public OptionalDouble dryFor(UUID jobId, Instant since) {
+  /** Each first drop, with how long it ran before (min). */
+  public List<Finding<FirstDrop>> drops(UUID jobId) {
+    return findings.of(jobId, FirstDrop.class);
+  }
+
+  /** Each run without a drop, where drops do not dry up. */
+  public List<Finding<StayedDry>> dryRuns(UUID jobId) {
     return findings.of(jobId, StayedDry.class).stream()
-        .filter(f -> f.writtenAt().isAfter(since))
         .filter(f -> f.said().celsius().orElse(0) <= DryLook.DRIES_UP)
-        .mapToDouble(f -> f.said().minutes())
-        .max();
-  }
-
-  /** Whether a drop fell since then. */
-  public boolean drippedSince(UUID jobId, Instant since) {
-    return findings.of(jobId, FirstDrop.class).stream().anyMatch(f -> f.writtenAt().isAfter(since));
+        .toList();
   }
 
   void start(UUID jobId, String by) {

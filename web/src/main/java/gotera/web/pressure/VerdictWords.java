@@ -93,8 +93,10 @@ public class VerdictWords {
 
   private String headline(PressureTestResult result) {
     String key = "verdict." + result.verdict().word();
-    if (result.verdict() == VerdictKind.GROSS) {
-      return words.say(key, Figures.atLeast(result.lowerBound().orElse(0)));
+    if (result.lowerBound().isPresent()) {
+      return words.say(
+          result.verdict() == VerdictKind.GROSS ? key : key + ".at-least",
+          Figures.atLeast(result.lowerBound().getAsDouble()));
     }
     if (result.rate().isEmpty()) {
       return words.say(key + ".no-rate");
@@ -115,7 +117,10 @@ public class VerdictWords {
   private String detail(PressureTestResult result, double rated, double accepted, Figures figures) {
     String key = "verdict." + result.verdict().word() + ".detail";
     if (result.rate().isEmpty()) {
-      return words.say(key + (result.verdict() == VerdictKind.GROSS ? "" : ".no-rate"));
+      return words.say(
+          result.verdict() == VerdictKind.GROSS
+              ? key
+              : key + (result.lowerBound().isPresent() ? ".at-least" : ".no-rate"));
     }
     Rate rate = result.rate().get();
     LeakRate leak = new LeakRate(Math.max(0, rate.rate()));

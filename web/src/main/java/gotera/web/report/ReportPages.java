@@ -199,10 +199,11 @@ class ReportPages {
 
   private static Outcome outcome(
       boolean repaired, ProofPage proof, Optional<PressureTestView> last) {
+    if (proof.failed()) {
+      return Outcome.STILL_LEAKS;
+    }
     if (repaired && !proof.lines().isEmpty()) {
-      return proof.proven()
-          ? Outcome.PROVEN
-          : proof.failed() ? Outcome.STILL_LEAKS : Outcome.NOT_PROVEN_YET;
+      return proof.proven() ? Outcome.PROVEN : Outcome.NOT_PROVEN_YET;
     }
     return last.map(
             t ->

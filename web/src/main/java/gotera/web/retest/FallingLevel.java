@@ -1,6 +1,6 @@
 package gotera.web.retest;
 
-import gotera.retest.Circumstance;
+import gotera.standing.LeaksAgain;
 import gotera.web.job.JobService;
 import gotera.web.level.LevelMarked;
 import org.springframework.context.event.EventListener;
@@ -19,7 +19,8 @@ class FallingLevel {
 
   @EventListener
   void on(LevelMarked marked) {
-    boolean falls = proofs.of(marked.jobId()).failed().contains(Circumstance.OVER_WEEKS);
+    boolean falls =
+        proofs.of(marked.jobId()).again().stream().anyMatch(a -> a.by() == LeaksAgain.By.LEVEL);
     if (falls && jobs.require(marked.jobId()).closedAt().isPresent()) {
       jobs.reopen(marked.jobId());
     }

@@ -5,6 +5,7 @@ import gotera.retest.Circumstance;
 import gotera.retest.CombinedProof;
 import gotera.retest.Repeat;
 import gotera.retest.Shown;
+import gotera.standing.Standing;
 import gotera.web.figures.Figures;
 import gotera.web.retest.ProofPage.ProofLine;
 import gotera.web.retest.ProofPage.Road;
@@ -26,20 +27,23 @@ public class ProofPages {
           Circumstance.OVER_WEEKS, "level-watch");
 
   private final ProofService proofs;
+  private final NotProven notProven;
   private final Words words;
 
-  ProofPages(ProofService proofs, Words words) {
+  ProofPages(ProofService proofs, NotProven notProven, Words words) {
     this.proofs = proofs;
+    this.notProven = notProven;
     this.words = words;
   }
 
   /** What a job's page shows of its proof. */
   public ProofPage page(UUID jobId, Figures figures) {
-    CombinedProof proof = proofs.of(jobId);
+    Standing standing = proofs.of(jobId);
+    CombinedProof proof = standing.proof();
     return new ProofPage(
         proof.proven(),
-        !proof.failed().isEmpty(),
-        statement(proof, figures),
+        !standing.again().isEmpty(),
+        statement(jobId, standing, figures),
         proof.lines().stream().map(l -> line(jobId, l, figures)).toList(),
         proofs.roads(jobId).stream()
             .map(
@@ -49,13 +53,14 @@ public class ProofPages {
             .toList());
   }
 
-  private String statement(CombinedProof proof, Figures figures) {
-    if (!proof.failed().isEmpty()) {
+  private String statement(UUID jobId, Standing standing, Figures figures) {
+    CombinedProof proof = standing.proof();
+    if (!standing.again().isEmpty()) {
       return words.say(
           "proof.failed",
-          proof.failed().stream()
-              .map(c -> words.say("circumstance." + c.word()))
-              .collect(Collectors.joining(", ")));
+          standing.again().stream()
+              .map(a -> notProven.said(jobId, a))
+              .collect(Collectors.joining("; ")));
     }
     if (proof.lines().isEmpty()) {
       return words.say("proof.nothing-showed");

@@ -4,13 +4,17 @@ import gotera.pressure.law.Medium;
 import gotera.pressure.verdict.Acceptance.Purpose;
 import gotera.pressure.verdict.VerdictKind;
 import gotera.retest.Circumstance;
-import gotera.retest.CombinedProof;
 import gotera.retest.Proof;
 import gotera.retest.Repeat;
-import gotera.retest.Showings;
 import gotera.retest.Shown;
 import gotera.said.RoadSaid.Driven;
 import gotera.said.RoadSaid.RoadTest;
+import gotera.standing.Happened;
+import gotera.standing.LeaksAgain;
+import gotera.standing.LeaksAgain.By;
+import gotera.standing.Standing;
+import gotera.standing.Visit;
+import gotera.suspects.Observation;
 import gotera.web.evidence.Cases;
 import gotera.web.finding.Finding;
 import gotera.web.finding.FindingService;
@@ -18,6 +22,7 @@ import gotera.web.level.LevelService;
 import gotera.web.look.RunningService;
 import gotera.web.pressure.Phase;
 import gotera.web.pressure.PressureService;
+import gotera.web.pressure.PressureTestView;
 import gotera.web.repair.RepairNote;
 import gotera.web.repair.RepairService;
 import java.time.Instant;
@@ -59,80 +64,74 @@ public class ProofService {
     this.findings = findings;
   }
 
-  /** What is proven now. */
-  public CombinedProof of(UUID jobId) {
-    Instant since =
-        repairs.notes(jobId).stream()
-            .map(RepairNote::writtenAt)
-            .max(Comparator.naturalOrder())
-            .orElse(Instant.MAX);
-    List<Shown> shown = new ArrayList<>(Showings.of(cases.of(jobId).observed()));
-    List<Repeat> repeats = new ArrayList<>();
-    List<Circumstance> failed = new ArrayList<>();
-    run(jobId, since, shown, repeats, failed);
-    hold(jobId, since, repeats, failed);
-    road(jobId, since, repeats, failed);
-    marks(jobId, since, repeats, failed);
-    return CombinedProof.of(shown, repeats, failed, Purpose.SIGN_OFF.usual());
+  /** What is proven now, and what takes it back. */
+  public Standing of(UUID jobId) {
+    List<Happened<Observation>> observed = cases.visit(jobId);
+    List<Happened<Repeat>> repeated = new ArrayList<>();
+    List<LeaksAgain> failed = new ArrayList<>();
+    Optional<Instant> repaired =
+        repairs.notes(jobId).stream().map(RepairNote::writtenAt).max(Comparator.naturalOrder());
+    List<Shown> shown = runs(jobId, repeated, failed);
+    holds(jobId, repaired.orElse(Instant.MAX), repeated, failed);
+    roads(jobId, repeated, failed);
+    repaired
+        .flatMap(since -> levels.since(jobId, since))
+        .ifPresent(w -> marks(w, repeated, failed));
+    return Standing.of(new Visit(observed, shown, repeated, failed), Purpose.SIGN_OFF.usual());
   }
 
-  private void run(
-      UUID jobId,
-      Instant since,
-      List<Shown> shown,
-      List<Repeat> repeats,
-      List<Circumstance> failed) {
-    runs.shownAfter(jobId).ifPresent(minutes -> shown.add(Shown.running(minutes)));
-    runs.dryFor(jobId, since).ifPresent(m -> repeats.add(new Repeat.DryRun(m)));
-    if (runs.drippedSince(jobId, since)) {
-      failed.add(Circumstance.RUNNING);
+  private List<Shown> runs(UUID jobId, List<Happened<Repeat>> repeated, List<LeaksAgain> failed) {
+    runs.dryRuns(jobId)
+        .forEach(f -> repeated.add(new Happened<>(f.at(), new Repeat.DryRun(f.said().minutes()))));
+    runs.drops(jobId)
+        .forEach(
+            f ->
+                failed.add(new LeaksAgain(Circumstance.RUNNING, By.RUN, f.said().joint(), f.at())));
+    return runs.drops(jobId).stream().map(f -> Shown.running(f.said().minutes())).toList();
+  }
+
+  /**
+   * Tests that say something of coolant. What is seen while one runs is newer than it, so it stands
+   * where it began, unless the repair was written down meanwhile.
+   */
+  private void holds(
+      UUID jobId, Instant repaired, List<Happened<Repeat>> repeated, List<LeaksAgain> failed) {
+    for (PressureTestView t : tests.all(jobId)) {
+      boolean says =
+          t.phase() == Phase.RE_TEST
+              && t.hold().medium() == Medium.LIQUID
+              && t.finishedAt().isPresent()
+              && SAYS.contains(t.result().verdict());
+      if (says && Proof.of(Optional.empty(), t.result()) instanceof Proof.Zero zero) {
+        double upTo = zero.atRated() ? t.conditions().rated().kilopascals() : zero.upTo();
+        Instant at = t.startedAt().isAfter(repaired) ? t.startedAt() : t.finishedAt().get();
+        repeated.add(new Happened<>(at, new Repeat.Hold(zero.bound(), upTo)));
+      } else if (says) {
+        failed.add(new LeaksAgain(Circumstance.PRESSED, By.HOLD, "", t.finishedAt().get()));
+      }
     }
   }
 
-  /** The newest test of this repair that says something of coolant. */
-  private void hold(UUID jobId, Instant since, List<Repeat> repeats, List<Circumstance> failed) {
-    tests.all(jobId).stream()
-        .filter(t -> t.phase() == Phase.RE_TEST && t.hold().medium() == Medium.LIQUID)
-        .filter(t -> t.finishedAt().filter(since::isBefore).isPresent())
-        .filter(t -> SAYS.contains(t.result().verdict()))
-        .reduce((a, b) -> b)
-        .ifPresent(
-            t -> {
-              if (Proof.of(Optional.empty(), t.result()) instanceof Proof.Zero zero) {
-                double rated = t.conditions().rated().kilopascals();
-                repeats.add(new Repeat.Hold(zero.bound(), zero.atRated() ? rated : zero.upTo()));
-              } else {
-                failed.add(Circumstance.PRESSED);
-              }
-            });
+  private void roads(UUID jobId, List<Happened<Repeat>> repeated, List<LeaksAgain> failed) {
+    for (Finding<Driven> f : roads(jobId)) {
+      if (f.said().showed().good()) {
+        repeated.add(new Happened<>(f.at(), new Repeat.Drive()));
+      } else {
+        failed.add(new LeaksAgain(Circumstance.DRIVEN, By.ROAD, "", f.at()));
+      }
+    }
   }
 
-  private void road(UUID jobId, Instant since, List<Repeat> repeats, List<Circumstance> failed) {
-    roads(jobId).stream()
-        .filter(f -> f.writtenAt().isAfter(since))
-        .reduce((a, b) -> b)
-        .ifPresent(
-            f -> {
-              if (f.said().showed().good()) {
-                repeats.add(new Repeat.Drive());
-              } else {
-                failed.add(Circumstance.DRIVEN);
-              }
-            });
-  }
-
-  private void marks(UUID jobId, Instant since, List<Repeat> repeats, List<Circumstance> failed) {
-    levels
-        .since(jobId, since)
-        .ifPresent(
-            w -> {
-              if (w.watch().falls()) {
-                failed.add(Circumstance.OVER_WEEKS);
-              } else {
-                repeats.add(
-                    new Repeat.Marks(w.watch().upper(), w.watch().standing(w.days()), w.days()));
-              }
-            });
+  private static void marks(
+      LevelService.Watched w, List<Happened<Repeat>> repeated, List<LeaksAgain> failed) {
+    if (w.watch().falls()) {
+      failed.add(new LeaksAgain(Circumstance.OVER_WEEKS, By.LEVEL, "", w.last()));
+    } else {
+      repeated.add(
+          new Happened<>(
+              w.last(),
+              new Repeat.Marks(w.watch().upper(), w.watch().standing(w.days()), w.days())));
+    }
   }
 
   /** Road tests that were written down. */

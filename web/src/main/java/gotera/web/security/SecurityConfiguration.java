@@ -55,6 +55,7 @@ class SecurityConfiguration {
     "/report/*/pdf",
     "/quote/*",
     "/diary/*",
+    "/diary/*/undo",
     "/styles/**",
     "/fonts/**",
     "/js/**",

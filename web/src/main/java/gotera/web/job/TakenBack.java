@@ -1,0 +1,10 @@
+package gotera.web.job;
+
+import java.util.Optional;
+import java.util.UUID;
+
+/** Says what shows that a job leaks after its repair: then nothing of it is proven anywhere. */
+public interface TakenBack {
+  /** What shows it, in words; empty while nothing does. */
+  Optional<String> by(UUID jobId);
+}
