@@ -68,7 +68,7 @@ class ClusterTests {
       processes[1] = Server.start("cluster-2", other);
       Http lead = processes[0].firstAccount();
       acrossProcesses(lead);
-      List<String> tests = List.of(lead.begin().test(), lead.begin().test());
+      List<Http.Begun> tests = List.of(lead.begin(), lead.begin());
       List<Thread> clients = new ArrayList<>();
       for (int i = 0; i < CLIENTS; i++) {
         int client = i;
@@ -110,7 +110,7 @@ class ClusterTests {
       }
       System.out.printf(
           "cluster, seed %d: %d nodes and %d processes killed; %d readings acknowledged, stored on"
-              + " the nodes %s; %d jobs sent to both processes at once, there twice %s; %d refused,"
+              + " the nodes %s; %d waits sent to both processes at once, there twice %s; %d refused,"
               + " %d unanswered, %d wrong; everybody went on %.1f s after a node's and %.1f s after"
               + " a process's death at the latest%n",
           SEED,
@@ -188,10 +188,11 @@ class ClusterTests {
     return (System.nanoTime() - since) / 1e9;
   }
 
-  private void enter(int client, Http http, String test, Random random) {
+  private void enter(int client, Http http, Http.Begun at, Random random) {
+    String test = at.test();
     for (int n = 0; !over.get(); n++) {
       if (n % TOGETHER == TOGETHER - 1) {
-        both(http, "Twofold " + client + "-" + n);
+        both(http, at.job(), "twofold " + client + "-" + n);
       } else {
         Reading reading = new Reading(UUID.randomUUID(), test, 40 + client * 10 + (n % 99) / 10.0);
         if (kept(
@@ -206,13 +207,21 @@ class ClusterTests {
     }
   }
 
-  /** The same new job at both processes at once, as by a second click that went elsewhere. */
-  private void both(Http http, String vehicle) {
+  /** The same wait at both processes at once, as by a second click that went elsewhere. */
+  private void both(Http http, String job, String note) {
     Map<String, String> fields =
-        Map.of("vehicle", vehicle, "complaint", "drips", "entryId", UUID.randomUUID().toString());
-    Thread second = new Thread(() -> kept(http, 1, "/jobs/new", fields));
+        Map.of(
+            "kind",
+            "other",
+            "minutes",
+            "90",
+            "waitNote",
+            note,
+            "entryId",
+            UUID.randomUUID().toString());
+    Thread second = new Thread(() -> kept(http, 1, job + "/waits", fields));
     second.start();
-    boolean first = kept(http, 0, "/jobs/new", fields);
+    boolean first = kept(http, 0, job + "/waits", fields);
     try {
       second.join();
     } catch (InterruptedException e) {
@@ -220,7 +229,7 @@ class ClusterTests {
       throw new IllegalStateException(e);
     }
     if (first) {
-      begun.add(vehicle);
+      begun.add(note);
     }
   }
 
@@ -269,14 +278,13 @@ class ClusterTests {
     return stored;
   }
 
-  /** Jobs that were begun once and are not there once. */
+  /** Waits that were begun once and are not there once. */
   private int twice(Connection database) throws SQLException {
     int twice = 0;
     try (PreparedStatement query =
-        database.prepareStatement(
-            "select count(*) from job j join vehicle v on v.id = j.vehicle_id where v.name = ?")) {
-      for (String vehicle : begun) {
-        query.setString(1, vehicle);
+        database.prepareStatement("select count(*) from job_wait where note = ?")) {
+      for (String note : begun) {
+        query.setString(1, note);
         try (ResultSet row = query.executeQuery()) {
           row.next();
           twice += row.getInt(1) == 1 ? 0 : 1;

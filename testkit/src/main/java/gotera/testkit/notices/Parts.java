@@ -56,6 +56,15 @@ final class Parts {
     } catch (ParserConfigurationException | SAXException e) {
       throw new IOException("no list of parts: " + list, e);
     }
+    // what packs the application puts a part of itself into it
+    all.stream()
+        .filter(p -> p.name().equals("spring-boot"))
+        .findFirst()
+        .map(
+            p ->
+                new Part(
+                    p.group(), p.name() + "-jarmode-tools", p.version(), p.licences(), p.texts()))
+        .ifPresent(all::add);
     all.sort(Comparator.comparing(Part::title));
     return all;
   }

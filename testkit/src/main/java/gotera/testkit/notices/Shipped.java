@@ -12,12 +12,16 @@ import java.util.zip.ZipFile;
 final class Shipped {
   private static final String LIBRARIES = "BOOT-INF/lib/";
 
+  /** Libraries that are empty and only name others: the package leaves them out. */
+  private static final String ONLY_NAMES = "spring-boot-starter";
+
   private Shipped() {}
 
   /** Fails where a library is shipped and not listed, or listed and not shipped. */
   static void check(Path list, Path application) throws IOException {
     Set<String> listed =
         Parts.libraries(list, Path.of("nowhere")).stream()
+            .filter(p -> !p.name().startsWith(ONLY_NAMES))
             .map(p -> p.name() + "-" + p.version() + ".jar")
             .collect(Collectors.toCollection(TreeSet::new));
     Set<String> shipped = new TreeSet<>();
