@@ -32,6 +32,11 @@ public record Assessment(
   private static final double WORTH_A_LINE = 0.04;
 
   /**
+   * From here on an inner place that nobody can see is called found (1) (our judgement, untested).
+   */
+  private static final double FOUND_INSIDE = 0.5;
+
+  /**
    * A place under suspicion.
    *
    * @param place its name
@@ -39,6 +44,15 @@ public record Assessment(
    * @param reasons the findings that moved it most
    */
   public record Suspect(String place, double probability, List<Posterior.Reason> reasons) {}
+
+  /** Whether a place is found: coolant was seen there; or within, it is likelier than not. */
+  public boolean isFound(Suspect suspect) {
+    boolean inside =
+        job.places().stream()
+            .anyMatch(p -> p.place().equals(suspect.place()) && p.kind() == PlaceKind.INSIDE);
+    return job.wet().stream().anyMatch(w -> w.place().equals(suspect.place()))
+        || inside && suspect.probability() > FOUND_INSIDE;
+  }
 
   /** Assesses a job. */
   public static Assessment of(Case job) {

@@ -88,6 +88,60 @@ class DiaryTests {
     assertThat(http.get("/?q=Sill+14").text()).contains(job);
   }
 
+  /** What was written is answered, and a slip is taken back by whoever made it. */
+  @Test
+  void theOwnerIsAnsweredAndTakesASlipBack() {
+    mark("0", "0");
+    String link = link();
+    assertThat(owner.get(link).text())
+        .contains("Write the level down again tomorrow")
+        .doesNotContain("Take my last entry back");
+    write(link, "-20", "900");
+    assertThat(owner.get(link).text()).contains("The level falls").contains("call the workshop");
+    assertThat(http.get(job + "/level-watch").text())
+        .contains("The level falls")
+        .doesNotContain("At most");
+    assertThat(owner.post(link + "/undo", Map.of()).status()).isEqualTo(302);
+    assertThat(owner.get(link).text()).doesNotContain("The level falls");
+    assertThat(owner.post(link + "/undo", Map.of()).status()).as("once more").isEqualTo(302);
+    assertThat(owner.get(link).text()).as("the workshop's mark stays").contains("0 mm");
+  }
+
+  /** Parked over night: no hour hot, and a bound over all hours all the same. */
+  @Test
+  void aMarkAfterANightIsAMark() {
+    mark("0", "0");
+    database.update(
+        "update level_mark set read_at = read_at - interval 12 hour where job_id = ?",
+        job.replace("/jobs/", ""));
+    mark("0", "0");
+    assertThat(http.get(job + "/level-watch").text())
+        .contains("It only stood since")
+        .contains("over all hours");
+  }
+
+  /** A day without a time is not before what was read on that day already. */
+  @Test
+  void anEntryOfTodayIsAfterTheMarkOfToday() {
+    mark("0", "0");
+    String link = link();
+    owner.get(link);
+    owner.postFile(
+        link,
+        Map.of(
+            "levelNow",
+            "-20",
+            "distance",
+            "900",
+            "toppedUp",
+            "",
+            "readOn",
+            LocalDate.now().toString()),
+        "photo",
+        new byte[0]);
+    assertThat(owner.get(link).text()).contains("The level falls");
+  }
+
   /** A link takes so many entries in a day, and no photograph more. */
   @Test
   void aLinkTakesWhatAnOwnerWrites() {

@@ -269,6 +269,15 @@ class GuidedTests {
       bench.click("End here");
       bench.choose("left-leaking");
       bench.click("Close the job");
+      bench.shows("#bench", "the customer has not consented");
+      bench.step("Decide");
+      bench.click("Left leaking");
+      bench.shows("#quote", "It leaks on");
+      bench.fill("Who decides", "A. Fleet");
+      bench.click("Yes: ");
+      bench.step("Hand over");
+      bench.choose("left-leaking");
+      bench.click("Close the job");
       bench.open("/jobs/closed");
       bench.shows("main", "Corva cylinder");
     }

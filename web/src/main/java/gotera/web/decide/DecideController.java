@@ -12,12 +12,13 @@ import gotera.web.link.CustomerLinkService;
 import gotera.web.link.CustomerLinkService.Purpose;
 import gotera.web.link.HandedLinks;
 import gotera.web.words.Words;
+import gotera.word.Worded;
 import gotera.work.Step;
 import jakarta.servlet.http.HttpServletRequest;
 import java.security.Principal;
 import java.time.Clock;
 import java.time.LocalDate;
-import java.util.List;
+import java.util.Arrays;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -33,9 +34,6 @@ import org.springframework.web.servlet.mvc.support.RedirectAttributes;
 /** The page Decide of a job, and the customer's sheet as the workshop fills it in. */
 @Controller
 class DecideController {
-  /** What a customer consents to. */
-  static final List<String> CONSENTS = List.of("sealer", "driving-on", "left-leaking");
-
   private final DecidePages pages;
   private final QuoteService quotes;
   private final PriceService prices;
@@ -114,14 +112,12 @@ class DecideController {
   String consent(
       @PathVariable UUID id, @RequestParam(defaultValue = "") String to, Principal principal) {
     jobs.require(id);
-    String what =
-        CONSENTS.stream().filter(to::equals).findFirst().orElseThrow(() -> new NotFound(to));
-    quotes.add(
+    Consent consent = Worded.of(Consent.class, to).orElseThrow(() -> new NotFound(to));
+    quotes.ask(
         id,
-        LineKind.CONSENT,
-        words.say("consent." + what),
-        words.say("consent.means." + what),
-        QuoteService.Price.NONE,
+        consent,
+        words.say("consent." + consent.word()),
+        words.say("consent.means." + consent.word()),
         principal.getName());
     return back(id);
   }
@@ -181,7 +177,7 @@ class DecideController {
     model.addAttribute("place", new JobPlace(id, Step.DECIDE, figures));
     model.addAttribute("form", form);
     model.addAttribute("problems", problems);
-    model.addAttribute("consents", CONSENTS);
+    model.addAttribute("consents", Arrays.stream(Consent.values()).map(Consent::word).toList());
     model.addAttribute("tags", TagController.SAYS);
     model.addAttribute("links", links.of(id, Purpose.QUOTE));
     model.addAttribute("known", pages.page(id));

@@ -18,6 +18,7 @@ class QuoteLineRecord {
   String kind = "";
   String what = "";
   String detail = "";
+  @Nullable String consent;
   @Nullable Double lowest;
   @Nullable Double expected;
   @Nullable Double highest;

@@ -120,6 +120,26 @@ public class QuoteService {
     changes.count(jobId);
   }
 
+  /** Puts something that the customer consents to on the sheet. */
+  @Write
+  public void ask(UUID jobId, Consent consent, String what, String means, String by) {
+    QuoteLineRecord record = new QuoteLineRecord(identifiers.next(), jobId, clock.instant(), by);
+    record.kind = LineKind.CONSENT.word();
+    record.consent = consent.word();
+    record.what = what;
+    record.detail = means;
+    records.save(record);
+    changes.count(jobId);
+  }
+
+  /** Whether the customer consented to something: asked on the sheet, and accepted. */
+  @Transactional(readOnly = true)
+  public boolean consented(UUID jobId, Consent consent) {
+    return records.findByJobIdOrderByWrittenAtAscIdAsc(jobId).stream()
+        .filter(r -> r.withdrawnAt == null && consent.word().equals(r.consent))
+        .anyMatch(r -> r.decision.equals(DecisionWord.ACCEPTED.word()));
+  }
+
   /** Takes a line off the sheet; it stays in the history. */
   @Write
   public void withdraw(UUID jobId, UUID lineId, String by) {

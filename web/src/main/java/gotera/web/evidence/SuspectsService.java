@@ -87,16 +87,25 @@ public class SuspectsService {
    * @param percent its probability, in percent
    * @param speaksFor what speaks for it
    * @param against what speaks against it
+   * @param found whether it is found: only then a customer is told of it
    */
-  public record Claim(String name, int percent, String speaksFor, String against) {}
+  public record Claim(String name, int percent, String speaksFor, String against, boolean found) {}
 
   /** What is claimed of a job; nothing once it is proven tight. */
   public Optional<Claim> claim(UUID jobId) {
     Circuit circuit = circuits.circuit(jobId);
     return assess(jobId).suspects().stream()
         .findFirst()
-        .map(s -> shown(jobId, circuit, s))
-        .map(s -> new Claim(s.name(), s.percent(), s.speaksFor(), s.against()));
+        .map(
+            s -> {
+              SuspectShown shown = shown(jobId, circuit, s);
+              return new Claim(
+                  shown.name(),
+                  shown.percent(),
+                  shown.speaksFor(),
+                  shown.against(),
+                  assess(jobId).isFound(s));
+            });
   }
 
   /** Every place, the likeliest first; those that are suspected most with their reasons. */

@@ -43,12 +43,14 @@ class EndingController {
     return "redirect:/";
   }
 
-  /** Proven is only what nothing stands in the way of. */
+  /** A job is closed only as nothing stands in the way of. */
   private String problem(UUID id, Ending how) {
-    List<String> open = inTheWay.stream().flatMap(w -> w.of(id).stream()).toList();
-    return how == Ending.PROVEN && !open.isEmpty()
-        ? words.say("problem.in-the-way", String.join("; ", open))
-        : "";
+    List<String> open = inTheWay.stream().flatMap(w -> w.of(id, how).stream()).toList();
+    return open.isEmpty()
+        ? ""
+        : words.say(
+            how == Ending.PROVEN ? "problem.in-the-way" : "problem.not-so",
+            String.join("; ", open));
   }
 
   @PostMapping("/jobs/{id}/reopen")

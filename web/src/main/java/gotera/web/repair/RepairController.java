@@ -7,6 +7,7 @@ import gotera.web.circuit.LeakSite;
 import gotera.web.figures.Entry;
 import gotera.web.figures.FieldProblems;
 import gotera.web.figures.Figures;
+import gotera.web.job.Ending;
 import gotera.web.job.JobPlace;
 import gotera.web.job.JobService;
 import gotera.web.words.Words;
@@ -145,7 +146,7 @@ class RepairController {
             .filter(o -> !o.needless())
             .map(o -> words.say("repair.last-time", o.what(), says.detail(id, o)))
             .toList());
-    model.addAttribute("inTheWay", strips.of(id));
+    model.addAttribute("inTheWay", strips.of(id, Ending.PROVEN));
     return "repair/repair";
   }
 }

@@ -2,6 +2,7 @@ package gotera.web.repair;
 
 import gotera.repair.StripList;
 import gotera.web.frame.NotFound;
+import gotera.web.job.Ending;
 import gotera.web.job.InTheWay;
 import gotera.web.job.JobChanges;
 import gotera.web.job.JobMemo;
@@ -165,7 +166,10 @@ public class StripService implements InTheWay {
   }
 
   @Override
-  public List<String> of(UUID jobId) {
+  public List<String> of(UUID jobId, Ending how) {
+    if (how != Ending.PROVEN) {
+      return List.of();
+    }
     return list(jobId).open().stream().map(says::open).toList();
   }
 }

@@ -5,6 +5,7 @@ import gotera.drawing.VerdictShape;
 import gotera.look.Sight;
 import gotera.pressure.verdict.VerdictKind;
 import gotera.quantity.LeakRate;
+import gotera.refill.FillAccount;
 import gotera.web.circuit.CircuitService;
 import gotera.web.circuit.CircuitWords;
 import gotera.web.circuit.LeakSite;
@@ -37,6 +38,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 
@@ -275,6 +277,7 @@ class ReportPages {
     }
     suspects
         .claim(jobId)
+        .filter(SuspectsService.Claim::found)
         .ifPresent(c -> found.add(words.say("report.claim", c.name(), c.percent())));
     found.addAll(suspects.meanings(jobId));
     return found.stream().distinct().toList();
@@ -293,8 +296,8 @@ class ReportPages {
     }
     fills
         .account(jobId)
-        .filter(a -> a.moments().size() > 1)
-        .map(a -> a.now())
+        .filter(ReportPages::wasFilled)
+        .map(FillAccount::now)
         .ifPresent(
             now ->
                 done.add(
@@ -303,6 +306,13 @@ class ReportPages {
                         figures.volume(now.volume()),
                         Figures.fixed(100 * now.strength(), 0))));
     return done;
+  }
+
+  /** Only what went in was filled. */
+  private static boolean wasFilled(FillAccount account) {
+    List<FillAccount.Moment> moments = account.moments();
+    return IntStream.range(1, moments.size())
+        .anyMatch(i -> moments.get(i).volume() > moments.get(i - 1).volume());
   }
 
   private List<String> proof(ProofPage proof, String said) {

@@ -5,6 +5,7 @@ import gotera.standing.LeaksAgain;
 import gotera.standing.Standing;
 import gotera.web.circuit.CircuitWords;
 import gotera.web.figures.Figures;
+import gotera.web.job.Ending;
 import gotera.web.job.InTheWay;
 import gotera.web.job.TakenBack;
 import gotera.web.words.Words;
@@ -31,7 +32,10 @@ class NotProven implements InTheWay, TakenBack {
   }
 
   @Override
-  public List<String> of(UUID jobId) {
+  public List<String> of(UUID jobId, Ending how) {
+    if (how != Ending.PROVEN) {
+      return List.of();
+    }
     Standing standing = proofs.of(jobId);
     return Stream.concat(
             standing.again().stream().map(a -> words.say("proof.failed", said(jobId, a))),

@@ -104,9 +104,7 @@ public class PressurePages {
     detail.addAll(said.reasons());
     List<String> conditions = new ArrayList<>(List.of(subtitle(test, figures)));
     conditions.add(limit(test, figures));
-    conditions.add(
-        words.say(
-            test.conditions().gauge().calibrated() ? "sheet.calibrated" : "sheet.not-calibrated"));
+    conditions.add(words.say(calibration(test)));
     makerRule(test, figures).ifPresent(conditions::add);
     test.assumed()
         .forEach(
@@ -127,6 +125,15 @@ public class PressurePages {
         test.result().rate().map(origins::budget).orElse(List.of()).stream()
             .map(s -> words.say("sheet.share", s.name(), s.value(), s.percent()))
             .toList());
+  }
+
+  /** Only of a gauge from the list is it known: its range came with it. */
+  private static String calibration(PressureTestView test) {
+    boolean listed =
+        test.hold().instruments().gauge().filter(g -> g.range().isPresent()).isPresent();
+    return !test.conditions().gauge().calibrated()
+        ? "sheet.not-calibrated"
+        : listed ? "sheet.calibrated" : "sheet.calibration-unknown";
   }
 
   /** The limit of the test; an evacuated system has none above. */
