@@ -69,8 +69,7 @@ public final class Crowd {
           double usual = crowd.median();
           double ratio = crowd.with(kind, method, address.split(" ")[1], connections) / usual;
           slow |= ratio > MOST;
-          System.out.printf(
-              "%s, %s: %.1f times the usual %.1f ms%n", address, kind, ratio, usual);
+          System.out.printf("%s, %s: %.1f times the usual %.1f ms%n", address, kind, ratio, usual);
         }
       }
     }

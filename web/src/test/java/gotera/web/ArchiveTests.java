@@ -24,6 +24,8 @@ import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
 
 /** A whole job as one file, taken in by another workshop and handed out again. */
 @ExtendWith(Application.class)
@@ -112,6 +114,39 @@ class ArchiveTests {
         .endsWith(third + "/history");
     assertThat(lead.get(third + "/intake").text()).contains("Ling 3 below");
     assertThat(count("select count(*) from vehicle where name like 'Ling 3%'")).isEqualTo(2);
+  }
+
+  /** Files that earlier versions handed out: the first that could, and two later ones. */
+  @ParameterizedTest
+  @ValueSource(
+      strings = {
+        "one-corrie-12",
+        "one-halde-31",
+        "two-corrie-12",
+        "two-halde-31",
+        "three-corrie-12",
+        "three-halde-31"
+      })
+  void filesOfEarlierVersionsOpen(String name) throws IOException {
+    byte[] zip;
+    try (var in = getClass().getResourceAsStream("/gotera/web/archive/" + name + ".zip")) {
+      zip = in.readAllBytes();
+    }
+    lead.get("/jobs/closed");
+    Http.Answer seen = lead.postFile("/jobs/import", Map.of(), "jobFile", zip);
+    assertThat(seen.location()).as(seen.text()).contains("/job-files/");
+    Http.Answer taken =
+        lead.post(
+            path(seen),
+            Map.of("vehicle", "another", "vehicleName", name, "type", "another", "typeName", name));
+    assertThat(taken.status()).as(taken.text()).isEqualTo(302);
+    String job = path(taken).replaceAll("/history.*", "");
+    for (String step :
+        List.of("intake", "pressure-test", "find", "inside", "repair", "re-test", "report")) {
+      Http.Answer page = lead.get(job + "/" + step);
+      assertThat(page.status()).as(step).isEqualTo(200);
+      assertThat(page.text()).as(step).doesNotContain("cannot be read", "does not fit its seal");
+    }
   }
 
   private static String of(Http here, String vehicle) {
