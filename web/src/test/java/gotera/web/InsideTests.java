@@ -29,8 +29,11 @@ class InsideTests {
       bench.shows("#number-problem", "Please enter");
       bench.holds("#minutes", "14");
       bench.fill("Cylinder", "3");
+      // nobody draws eleven litres from a bore
+      bench.fill("Drawn off", "11");
       bench.click("Wet after pressure");
-      bench.shows("#inside-log", "Cylinder 3: wet after pressure, 14 min");
+      bench.shows("#inside-log", "Cylinder 3: wet after pressure, 11");
+      bench.shows("#inside-log", "14 min");
       bench.shows(".so-far-flag", "plugs out before the engine is turned");
       bench.shows(".suspects li", "Inside: a cylinder");
       bench.shows(".suspects li", "coolant in a cylinder");

@@ -113,7 +113,7 @@ class InsideController {
       Model model) {
     burns(id);
     FieldProblems problems = new FieldProblems(words);
-    Optional<InCylinder> seen = form.cylinder(problems, figures);
+    Optional<InCylinder> seen = form.cylinder(problems);
     OptionalDouble depth = form.depth(problems);
     seen.ifPresent(
         s -> inside.write(id, new InsideSaid.CylinderSeen(s, depth), principal.getName()));

@@ -65,11 +65,10 @@ record InsideForm(
     return known.stream().filter(k -> said.contains(k.word())).collect(Collectors.toSet());
   }
 
-  Optional<InCylinder> cylinder(FieldProblems problems, Figures figures) {
+  Optional<InCylinder> cylinder(FieldProblems problems) {
     OptionalDouble which = number(problems);
-    OptionalDouble millilitres =
-        problems.millilitresIfTyped(
-            "caught", caught, figures.units().volume().millilitres(), Range.CAUGHT);
+    // nobody draws litres from a bore: a bare number is millilitres, whatever else is shown in
+    OptionalDouble millilitres = problems.millilitresIfTyped("caught", caught, 1, Range.CAUGHT);
     OptionalDouble over = volumeOver(problems);
     OptionalDouble pressed = problems.numberIfTyped("minutes", minutes, Range.GATHERED);
     return problems.none()
