@@ -95,6 +95,56 @@ class DoorTests {
     }
   }
 
+  /** Answered unread, of whatever kind: then nobody reads on, and the connection is closed. */
+  @Test
+  void aBodyThatIsNotReadIsNotWaitedFor(Application.Running application) throws IOException {
+    String json = "Content-Type: application/json";
+    String form = "Content-Type: application/x-www-form-urlencoded";
+    String long5000 = "Content-Length: 5000";
+    String chunked = "Transfer-Encoding: chunked";
+    List<String> answered = new ArrayList<>();
+    List<Socket> crowd = new ArrayList<>();
+    try {
+      for (String path : List.of("/api/gauges/pair", "/api/gauges/readings")) {
+        answered.add(answer(application, crowd, head(path, form, long5000) + "a"));
+        answered.add(answer(application, crowd, head(path, json, chunked) + "1000\r\n{"));
+      }
+      answered.add(answer(application, crowd, head("/nowhere", json, long5000) + "{"));
+      String style = head("/styles/gotera.css", json, long5000).replaceFirst("POST", "GET");
+      answered.add(answer(application, crowd, style + "{"));
+      assertThat(answered)
+          .containsExactly(
+              "HTTP/1.1 415 , closed",
+              "HTTP/1.1 413 , closed",
+              "HTTP/1.1 415 , closed",
+              "HTTP/1.1 413 , closed",
+              "HTTP/1.1 302 , closed",
+              "HTTP/1.1 200 , closed");
+      assertThat(readingOn()).as("threads held by whom is answered already").isZero();
+    } finally {
+      for (Socket one : crowd) {
+        one.close();
+      }
+    }
+  }
+
+  private static String answer(
+      Application.Running application, List<Socket> crowd, String beginning) throws IOException {
+    Socket one = stranger(application);
+    crowd.add(one);
+    send(one, beginning);
+    one.setSoTimeout(10_000);
+    BufferedReader answer =
+        new BufferedReader(new InputStreamReader(one.getInputStream(), StandardCharsets.US_ASCII));
+    try {
+      String status = answer.readLine();
+      answer.lines().forEach(line -> {});
+      return status + ", closed";
+    } catch (SocketTimeoutException | java.io.UncheckedIOException e) {
+      return "kept open";
+    }
+  }
+
   /** Threads of the server that read on where all is answered. */
   private static long readingOn() {
     return Thread.getAllStackTraces().values().stream()
