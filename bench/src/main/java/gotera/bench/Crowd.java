@@ -104,15 +104,20 @@ public final class Crowd {
   private static String begin(Kind kind, String method, String path) {
     String head = method + " " + path + " HTTP/1.1\r\nHost: localhost\r\n";
     String form =
-        method.equals("POST")
-            ? "Content-Type: application/x-www-form-urlencoded\r\nContent-Length: 5000\r\n"
-            : "";
+        method.equals("POST") ? "Content-Type: " + type(path) + "\r\nContent-Length: 5000\r\n" : "";
     return switch (kind) {
       case SILENT -> "";
       case HALF_HEAD, SLOW_HEAD -> head + "X-";
-      case HALF_BODY, SLOW_BODY -> head + form + "\r\nusername=a";
+      case HALF_BODY, SLOW_BODY -> head + form + "\r\n\"username=a";
       case NOT_READING -> (head + form + "\r\n" + (form.isEmpty() ? "" : "a".repeat(5000)));
     };
+  }
+
+  /** Gauges speak JSON: a form is not even begun to be read there. */
+  private static String type(String path) {
+    return path.startsWith("/api/gauges")
+        ? "application/json"
+        : "application/x-www-form-urlencoded";
   }
 
   /** One byte more to each, again and again. */

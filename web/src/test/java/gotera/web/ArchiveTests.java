@@ -97,6 +97,10 @@ class ArchiveTests {
     assertThat(unsaid.text()).contains("the same one or another").contains("The garage below");
     assertThat(lead.post(file, Map.of("vehicle", "another", "vehicleName", "Ling 3")).text())
         .contains("needs another name than Ling 3");
+    of(lead, "Klamm 4");
+    assertThat(lead.post(file, Map.of("vehicle", "another", "vehicleName", "Klamm 4")).text())
+        .as("another one that is here")
+        .contains("needs another name than Klamm 4");
     Map<String, String> same = Map.of("vehicle", "same", "workshop", "The garage below");
     assertThat(lead.post(file, same).location()).endsWith(second + "/history");
     assertThat(lead.get(file).status()).as("taken, and forgotten").isEqualTo(404);

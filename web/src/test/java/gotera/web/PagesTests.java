@@ -4,6 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import com.deque.html.axecore.playwright.AxeBuilder;
 import com.deque.html.axecore.results.AxeResults;
+import com.microsoft.playwright.options.FilePayload;
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.util.ArrayList;
 import java.util.List;
 import org.junit.jupiter.api.Test;
@@ -127,6 +130,7 @@ class PagesTests {
       String job = bench.demoJob("Corrie 12");
       STEPS.forEach(s -> paths.add(job + "/" + s));
       paths.addAll(bench.apart(job));
+      paths.add(fileOfAnotherWorkshop(bench));
       bench.open(job + "/waits");
       bench.fill("Minutes", "90");
       bench.click("Begin");
@@ -148,6 +152,20 @@ class PagesTests {
       bench.page.setViewportSize(1280, 800);
       bench.open("/");
       bench.endWait("Corrie 12");
+    }
+  }
+
+  /** A job file that waits to be taken in; its names are known here. */
+  private static String fileOfAnotherWorkshop(Bench bench) {
+    try (var zip = PagesTests.class.getResourceAsStream("archive/three-corrie-12.zip")) {
+      bench.open("/jobs/closed");
+      bench.page.setInputFiles(
+          "#jobFile", new FilePayload("job.zip", "application/zip", zip.readAllBytes()));
+      bench.click("Look at it");
+      bench.shows("h1", "A job of another workshop");
+      return bench.page.url().replaceAll("^https?://[^/]+", "");
+    } catch (IOException e) {
+      throw new UncheckedIOException(e);
     }
   }
 

@@ -12,6 +12,7 @@ import java.net.InetAddress;
 import java.net.ServerSocket;
 import java.net.Socket;
 import java.net.URI;
+import java.nio.charset.StandardCharsets;
 import java.util.Queue;
 import java.util.concurrent.ConcurrentLinkedQueue;
 import org.junit.jupiter.api.Test;
@@ -148,5 +149,39 @@ class SecondProcessTests {
     // and the account is locked on the other process too, where this sender is not held up
     Http elsewhere = new Http(application.address());
     assertThat(elsewhere.signIn("besieged", "a long enough secret").location()).endsWith("?error");
+  }
+
+  /** Links and codes of gauges that somebody guesses: as few a minute as passwords. */
+  @Test
+  void guessedLinksAndCodesAreHeldUp(Application.Running application) throws IOException {
+    String code = "{\"code\":\"XXXXXXXX\"}";
+    assertThat(guesses(application, "127.0.0.3", "GET /report/" + "x".repeat(43), ""))
+        .isBetween(20L, 30L);
+    assertThat(guesses(application, "127.0.0.4", "POST /api/gauges/pair", code))
+        .isBetween(20L, 30L);
+  }
+
+  /** How many of forty, from an address of this machine, are not answered 429. */
+  private static long guesses(
+      Application.Running application, String from, String request, String body)
+      throws IOException {
+    URI address = URI.create(application.second().address());
+    long heard = 0;
+    for (int i = 0; i < 40; i++) {
+      try (Socket one =
+          new Socket(address.getHost(), address.getPort(), InetAddress.getByName(from), 0)) {
+        String head =
+            " HTTP/1.1\r\nHost: localhost\r\nConnection: close\r\nContent-Type: application/json\r\n";
+        one.getOutputStream()
+            .write(
+                (request + head + "Content-Length: " + body.length() + "\r\n\r\n" + body)
+                    .getBytes(StandardCharsets.US_ASCII));
+        String answer =
+            new String(one.getInputStream().readAllBytes(), StandardCharsets.ISO_8859_1);
+        assertThat(answer).startsWith("HTTP/1.1 4");
+        heard += answer.startsWith("HTTP/1.1 429") ? 0 : 1;
+      }
+    }
+    return heard;
   }
 }

@@ -111,7 +111,7 @@ class ArchiveController {
     try {
       JobArchive.Seen seen = archive.look(zip);
       FieldProblems problems = new FieldProblems(words);
-      Joining joining = form.joining(seen.clashes(), problems);
+      Joining joining = form.joining(seen.clashes(), archive::isNamed, problems);
       if (!problems.none()) {
         model.addAttribute("problems", problems.sentences());
         return Pages.unprocessable(page(id, seen, form, model), model);

@@ -164,6 +164,11 @@ class JobArchive {
     throw new Refused(words.say("archive.unreadable"));
   }
 
+  /** Whether something of a table has a name here. */
+  boolean isNamed(String table, String name) {
+    return restore.isNamed(table, name);
+  }
+
   private static SignedZip.Opened.Files opened(byte[] zip) {
     SignedZip.Opened opened = SignedZip.open(zip);
     if (opened instanceof SignedZip.Opened.Refused refused) {

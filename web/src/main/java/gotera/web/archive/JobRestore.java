@@ -75,6 +75,11 @@ class JobRestore {
     return clashes;
   }
 
+  /** Whether what is named here has this name already. */
+  boolean isNamed(String table, String name) {
+    return Joining.NAMED.contains(table) && count(table, "name", name) > 0;
+  }
+
   /** Whether a job is here already. */
   boolean isHere(byte[] records) {
     return count("job", "id", identifier(parsed(records).path("job").asString("")).toString()) > 0;

@@ -6,6 +6,7 @@ import gotera.web.figures.FieldProblems;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.BiPredicate;
 
 /**
  * How a file is taken in: at most one vehicle and one engine type come with a job.
@@ -32,8 +33,13 @@ record TakingForm(
     typeName = Entry.text(typeName, NAME);
   }
 
-  /** How each known name comes in; what is not said is a problem at its field. */
-  Joining joining(List<Clash> clashes, FieldProblems problems) {
+  /**
+   * How each known name comes in; what is not said is a problem at its field.
+   *
+   * @param isNamed whether something of a table has a name here
+   */
+  Joining joining(
+      List<Clash> clashes, BiPredicate<String, String> isNamed, FieldProblems problems) {
     Map<String, String> same = new HashMap<>();
     Map<String, String> names = new HashMap<>();
     for (Clash clash : clashes) {
@@ -46,6 +52,8 @@ record TakingForm(
         problems.add(ofVehicle ? "vehicle" : "type", "archive.same-or-another");
       } else if (name.isEmpty() || name.equals(clash.name())) {
         problems.add(ofVehicle ? "vehicleName" : "typeName", "archive.another-name", clash.name());
+      } else if (isNamed.test(clash.table(), name)) {
+        problems.add(ofVehicle ? "vehicleName" : "typeName", "archive.another-name", name);
       } else {
         names.put(clash.id(), name);
       }
