@@ -23,12 +23,22 @@ public record TestLimit(GaugePressure pressure, Source source) {
     MAKER_TEST_PRESSURE
   }
 
-  /** Share above the limit that a needle may overshoot by (1) (our judgement, untested). */
-  private static final double OVERSHOOT = 1.05;
+  /**
+   * Share of the limit that a needle may overshoot by where its step is finer (1) (our judgement,
+   * untested).
+   */
+  private static final double OVERSHOOT = 0.01;
 
-  /** Whether a pressure (kPa) is so far above the limit that it is asked back. */
-  public boolean isFarExceededBy(double kilopascals) {
-    return kilopascals > OVERSHOOT * pressure.kilopascals();
+  /**
+   * Whether a pressure is so far above the limit that a test with it does not count, and that it is
+   * asked back before.
+   *
+   * @param kilopascals gauge pressure (kPa)
+   * @param step smallest step that is read (kPa)
+   */
+  public boolean isExceededBy(double kilopascals, double step) {
+    double limit = pressure.kilopascals();
+    return kilopascals > limit + Math.max(step, OVERSHOOT * limit);
   }
 
   /**

@@ -12,6 +12,9 @@ public record CoolantMixture(double strength) {
   /** Strength of a coolant of which nobody has said one (1) (common practice, no source). */
   public static final double USUAL_STRENGTH = 0.5;
 
+  /** Up to this strength it is called water (1) (our judgement, untested). */
+  private static final double WATER = 0.05;
+
   // densities at 20 °C (g/mL): ethylene glycol and water (handbook values, from memory)
   private static final double GLYCOL_DENSITY = 1.1135;
   private static final double WATER_DENSITY = 0.9982;
@@ -24,6 +27,11 @@ public record CoolantMixture(double strength) {
     if (!(strength >= 0 && strength <= 0.6)) {
       throw new IllegalArgumentException("strength must be 0 to 0.6, not " + strength);
     }
+  }
+
+  /** Whether it is as good as water alone. */
+  public boolean isWater() {
+    return strength <= WATER;
   }
 
   /** Density at 20 °C with additive volumes, error below 1 % (kg/m³). */

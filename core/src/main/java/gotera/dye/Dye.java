@@ -61,6 +61,7 @@ public record Dye(
     private int rounds;
     private final Set<Branch> reached = EnumSet.noneOf(Branch.class);
     private final Map<String, OptionalDouble> before = new HashMap<>();
+    private final Map<String, OptionalDouble> sizes = new HashMap<>();
     private final Map<String, Glow> glows = new HashMap<>();
     private final Set<String> dark = new HashSet<>();
     private final Set<String> onceDark = new HashSet<>();
@@ -77,6 +78,8 @@ public record Dye(
       } else if (step instanceof DyeStep.Ran r) {
         run += r.minutes();
         reached.addAll(Reach.byFlow(circuit, r.thermostatOpen(), r.heaterOpen()).branches());
+      } else if (step instanceof DyeStep.Repaired r) {
+        repaired(r.joint());
       } else if (step instanceof DyeStep.Round) {
         rounds++;
       } else {
@@ -84,14 +87,21 @@ public record Dye(
       }
     }
 
+    private void repaired(String joint) {
+      if (glows.containsKey(joint)) {
+        before.put(joint, sizes.getOrDefault(joint, OptionalDouble.empty()));
+        glows.put(joint, Glow.OLD);
+      }
+    }
+
     private void scanned(DyeStep.Scanned s) {
+      sizes.put(s.joint(), s.millimetres());
       if (!s.glows()) {
         glows.remove(s.joint());
         onceDark.add(s.joint());
+        before.remove(s.joint());
         if (dosed.isPresent()) {
           dark.add(s.joint());
-        } else {
-          before.remove(s.joint());
         }
       } else if (dosed.isEmpty()) {
         before.put(s.joint(), s.millimetres());

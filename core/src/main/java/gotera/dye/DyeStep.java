@@ -31,4 +31,11 @@ public sealed interface DyeStep {
    * @param millimetres size of the glow (mm), if it was measured
    */
   record Scanned(String joint, boolean glows, OptionalDouble millimetres) implements DyeStep {}
+
+  /**
+   * A joint was repaired: what glows there now is what is left of before.
+   *
+   * @param joint its code
+   */
+  record Repaired(String joint) implements DyeStep {}
 }

@@ -6,13 +6,13 @@ import gotera.word.Worded;
 public enum Glow implements Worded {
   /** Not there before the dye went in. */
   NEW_GLOW,
-  /** There before, and larger now. */
+  /** There before the dye or the repair, and larger now. */
   GROWN,
   /** There before, and no larger: it has no weight. */
   UNCHANGED,
   /** Glows, and nobody had scanned before the dye went in: it may be old, and weighs little. */
   UNSCANNED,
-  /** Seen before the dye went in, not scanned since. */
+  /** Seen before the dye went in or before the repair, not scanned since. */
   OLD,
   /** Scanned where dye has been, and it does not glow. */
   DARK;

@@ -57,7 +57,7 @@ final class VerdictRules {
     List<Reason> failed = new ArrayList<>();
     double highest = trace.highest().orElse(0.0);
     double limit = conditions.limit().pressure().kilopascals();
-    if (highest > limit + Math.max(conditions.gauge().resolution(), 0.01 * limit)) {
+    if (conditions.limit().isExceededBy(highest, conditions.gauge().resolution())) {
       failed.add(Reason.of(Code.ABOVE_LIMIT, highest, limit));
     }
     conditions

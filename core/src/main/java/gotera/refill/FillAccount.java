@@ -116,6 +116,32 @@ public record FillAccount(double full, List<Moment> moments) {
     };
   }
 
+  /**
+   * Of a system that was drained so far, what is in it is what was poured in (1) (our judgement).
+   */
+  private static final double DRAINED = 0.1;
+
+  /** More than it holds by this is an entry that is wrong (1) (our judgement, untested). */
+  private static final double OVER = 1.1;
+
+  /** A strength that fell by so much freezes some kelvins earlier (1) (our judgement, untested). */
+  private static final double WEAKENED = 0.05;
+
+  /** Whether it is weaker than it was at the beginning. */
+  public boolean isWeakened() {
+    return now().volume() > 0 && now().strength() < moments.get(0).strength() - WEAKENED;
+  }
+
+  /** Whether it was drained as far as it goes. */
+  public boolean isRenewed() {
+    return moments.stream().anyMatch(m -> m.volume() < DRAINED * full);
+  }
+
+  /** Whether more is in it than it holds: an entry is too much, or it holds more. */
+  public boolean isOverfull() {
+    return now().volume() > OVER * full;
+  }
+
   /** What is in it now. */
   public Moment now() {
     return moments.get(moments.size() - 1);

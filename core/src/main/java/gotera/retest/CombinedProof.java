@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.Predicate;
 
 /**
  * What all that was repeated after a repair proves together. A repair is proven when every
@@ -43,9 +44,12 @@ public record CombinedProof(List<Shows> lines, List<Circumstance> failed) {
    *
    * @param shown the circumstance, with what a repeat must reach
    * @param by what covers it; empty while nothing does
+   * @param nearest what repeats it and is not enough, the best of it; empty where something covers
+   *     it or nothing repeats it
    * @param minutes how long it must be repeated, where it is running (min)
    */
-  public record Shows(Shown shown, Optional<Repeat> by, OptionalDouble minutes) {}
+  public record Shows(
+      Shown shown, Optional<Repeat> by, Optional<Repeat> nearest, OptionalDouble minutes) {}
 
   /**
    * What is proven.
@@ -65,17 +69,25 @@ public record CombinedProof(List<Shows> lines, List<Circumstance> failed) {
     List<Shows> lines = new ArrayList<>();
     for (Shown s : each.values()) {
       double minutes = minutes(s, accepted);
+      Optional<Repeat> by = best(repeats, r -> covers(r, s, minutes, accepted));
       lines.add(
           new Shows(
               s,
-              repeats.stream()
-                  .filter(r -> covers(r, s, minutes, accepted))
-                  .min(Comparator.comparingDouble(r -> r.bound().orElse(Double.MAX_VALUE))),
+              by,
+              by.isPresent()
+                  ? Optional.empty()
+                  : best(repeats, r -> r.contains().contains(s.when())),
               s.when() == Circumstance.RUNNING
                   ? OptionalDouble.of(minutes)
                   : OptionalDouble.empty()));
     }
     return new CombinedProof(lines, failed.stream().distinct().toList());
+  }
+
+  private static Optional<Repeat> best(List<Repeat> repeats, Predicate<Repeat> which) {
+    return repeats.stream()
+        .filter(which)
+        .min(Comparator.comparingDouble(r -> r.bound().orElse(Double.MAX_VALUE)));
   }
 
   /** Three times the time it took to show, and never less than the accepted rate asks for. */

@@ -135,6 +135,8 @@ public sealed interface Action extends Label {
   /** What is done to the whole. */
   enum Whole implements Worded {
     REPAIR,
+    /** The test of a repair, and whatever else repeats how it leaked. */
+    RE_TEST,
     PRESSURE_TEST,
     DYE,
     COMBUSTION_GAS,

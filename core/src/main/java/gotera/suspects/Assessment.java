@@ -91,13 +91,15 @@ public record Assessment(
   /** The places that were measured, and behind them those that may leak besides. */
   private static List<Suspect> suspects(Case job, Weighing weighing) {
     List<Suspect> suspects = new ArrayList<>();
+    Set<String> mended = AfterRepair.mended(job);
     for (PlaceFacts p : job.places()) {
-      if (job.measured().contains(p.place())) {
+      if (job.measured().contains(p.place()) && !mended.contains(p.place())) {
         suspects.add(measured(job, p));
       }
     }
     suspects.sort(Comparator.comparingDouble(Suspect::probability).reversed());
     weighing.all().suspects().stream()
+        .filter(s -> !mended.contains(s.place()))
         .limit(MOST_SUSPECTS)
         .map(s -> new Suspect(s.place(), s.probability(), reasons(weighing, s.place())))
         .forEach(suspects::add);

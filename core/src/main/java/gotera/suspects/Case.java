@@ -15,6 +15,7 @@ import gotera.suspects.Observation.Looked;
 import gotera.suspects.Observation.Outcome;
 import gotera.suspects.Observation.Replaced;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -138,9 +139,28 @@ public record Case(Circuit circuit, List<Observation> observed, AsNow now, ShopO
     return List.copyOf(latest.values());
   }
 
-  /** The places where coolant was seen last. */
+  /**
+   * The places where coolant was seen, and no later look in the same state was without it: where it
+   * drips under pressure a dry look overnight takes nothing back. One look for each place, a
+   * counted one before others.
+   */
   public List<Looked> wet() {
-    return latest().stream().filter(Looked::wet).toList();
+    Map<String, Map<LookState, Looked>> places = new LinkedHashMap<>();
+    for (Looked look : counting(Looked.class)) {
+      if (look.saw() != Sight.HIDDEN) {
+        Map<LookState, Looked> states =
+            places.computeIfAbsent(look.place(), p -> new LinkedHashMap<>());
+        states.remove(look.state());
+        states.put(look.state(), look);
+      }
+    }
+    return places.values().stream().flatMap(s -> leaking(s.values()).stream()).toList();
+  }
+
+  private static Optional<Looked> leaking(Collection<Looked> looks) {
+    return looks.stream()
+        .filter(Looked::wet)
+        .reduce((a, b) -> a.flow().isPresent() && b.flow().isEmpty() ? a : b);
   }
 
   /** How many places were found wet before the repair that is tested now, and not since. */
@@ -260,7 +280,7 @@ public record Case(Circuit circuit, List<Observation> observed, AsNow now, ShopO
             .noneMatch(Case::leaks);
   }
 
-  private static boolean leaks(Observation o) {
+  static boolean leaks(Observation o) {
     return o instanceof Looked look && look.wet()
         || o instanceof Dripped
         || o instanceof Observation.Scanned scan && scan.glow().counts();

@@ -43,10 +43,7 @@ public final class FoundBy {
    */
   public static Map<String, Boolean> of(List<Observation> observed, Set<String> repaired) {
     Map<String, Boolean> checks = new HashMap<>();
-    for (Observation o : observed) {
-      if (o instanceof Repaired) {
-        break;
-      }
+    for (Observation o : untilRepaired(observed)) {
       if (o instanceof Looked look) {
         note(checks, "look." + look.state().word(), look.wet() && at(look.place(), repaired));
       } else if (o instanceof Scanned scan) {
@@ -64,6 +61,14 @@ public final class FoundBy {
       }
     }
     return checks;
+  }
+
+  private static List<Observation> untilRepaired(List<Observation> observed) {
+    int last = observed.size();
+    for (int i = 0; i < observed.size(); i++) {
+      last = observed.get(i) instanceof Repaired ? i : last;
+    }
+    return observed.subList(0, last);
   }
 
   private static boolean at(String place, Set<String> repaired) {

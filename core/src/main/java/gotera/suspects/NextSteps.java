@@ -70,6 +70,10 @@ final class NextSteps {
 
   /** The proposals, the first one first; none where nothing tells anything more. */
   static List<Proposal> of(Case job, Posterior known, Set<Kind> flags) {
+    if (AfterRepair.awaitsProof(job)) {
+      return List.of(
+          new Proposal(new OfTheWhole(Whole.RE_TEST), 0, 0, List.of(), List.of(), Why.REPAIRED));
+    }
     if (job.isExplained()) {
       return List.of(repair());
     }

@@ -266,6 +266,15 @@ public interface Observation {
     }
   }
 
-  /** Something was repaired. Once a test of the repair runs, what was seen before is history. */
-  record Repaired() implements Observation {}
+  /**
+   * Something was repaired. Once a test of the repair runs, what was seen before is history.
+   *
+   * @param place word of the place; empty where none was named
+   */
+  record Repaired(String place) implements Observation {
+    /** Without a place. */
+    public Repaired() {
+      this("");
+    }
+  }
 }

@@ -75,6 +75,8 @@ public record Proposal(
     /** One place is all but certain, and how much it loses is not known yet. */
     BALANCE,
     /** The places found explain the rate, or the leak was seen where it starts. */
-    FOUND
+    FOUND,
+    /** It was repaired, and nothing shows yet that it holds. */
+    REPAIRED
   }
 }

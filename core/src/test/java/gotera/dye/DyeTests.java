@@ -76,6 +76,29 @@ class DyeTests {
         .containsEntry("cap.neck", Glow.UNSCANNED);
   }
 
+  /** What is left on a repaired joint is no new glow; a larger one is. */
+  @Test
+  void afterARepairOnlyWhatGrowsIsNew() {
+    DyeStep repaired = new DyeStep.Repaired("cap.neck");
+    DyeStep clean = new DyeStep.ScannedBefore();
+    assertThat(says(of(clean, IN, glow("cap.neck", 6)), "cap.neck")).contains(true);
+    assertThat(says(of(clean, IN, glow("cap.neck", 6), repaired), "cap.neck")).isEmpty();
+    assertThat(of(clean, IN, glow("cap.neck", 6), repaired, glow("cap.neck", 6)).glows())
+        .containsEntry("cap.neck", Glow.UNCHANGED);
+    assertThat(of(clean, IN, glow("cap.neck", 6), repaired, glow("cap.neck", 12)).glows())
+        .containsEntry("cap.neck", Glow.GROWN);
+    Dye wiped =
+        of(
+            clean,
+            IN,
+            glow("cap.neck", 6),
+            repaired,
+            dark("cap.neck"),
+            new DyeStep.Round(),
+            glow("cap.neck", 3));
+    assertThat(wiped.glows()).as("wiped, and there again").containsEntry("cap.neck", Glow.NEW_GLOW);
+  }
+
   @Test
   void withoutDyeTheLampSaysNothing() {
     assertThat(says(of(glow("cap.neck", 3)), "cap.neck")).isEmpty();

@@ -73,6 +73,28 @@ class StandingTests {
     assertThat(standing.proof().leaksStill()).isEqualTo(1);
   }
 
+  /** Repaired in this job or in an earlier one; dry again, or elsewhere, it is not said. */
+  @Test
+  void aPlaceThatWasRepairedAndLeaksAgainIsNamed() {
+    List<Happened<String>> mended =
+        List.of(new Happened<>(hour(1), END), new Happened<>(hour(1), "pump.shaft-seal"));
+    seen(0, look(LookState.PRESSED, Sight.WET));
+    assertThat(LeaksTwice.of(observed, mended)).as("wet before the repair").isEmpty();
+    seen(300, look(LookState.PRESSED, Sight.STAINED));
+    assertThat(LeaksTwice.of(observed, mended)).as("a stain may be old").isEmpty();
+    seen(301, look(LookState.PRESSED, Sight.WET));
+    assertThat(LeaksTwice.of(observed, mended))
+        .containsExactly(new LeaksTwice(END, hour(1), hour(301)));
+    Collections.reverse(observed);
+    assertThat(LeaksTwice.of(observed, mended)).as("in any order").hasSize(1);
+    seen(302, look(LookState.PRESSED, Sight.DRY));
+    assertThat(LeaksTwice.of(observed, mended)).as("looked at once more, dry").isEmpty();
+    seen(303, look(LookState.PRESSED, Sight.WET));
+    List<Happened<String>> again = new ArrayList<>(mended);
+    again.add(new Happened<>(hour(400), END));
+    assertThat(LeaksTwice.of(observed, again)).as("repaired once more").isEmpty();
+  }
+
   @Test
   void dripsNewGlowNewStainsAndAFallingLevelTakeItBack() {
     for (Observation what :

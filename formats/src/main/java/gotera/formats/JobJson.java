@@ -142,7 +142,7 @@ public final class JobJson {
           case "blot" -> blot(f, circuit);
           case "pressure-test" -> HeldJson.read(f);
           case "combustion-gas" -> gas(f, features);
-          case "repair" -> Optional.of(new Observation.Repaired());
+          case "repair" -> repaired(f, circuit);
           case "" -> Optional.empty();
           default -> CheckedJson.read(check, f, circuit, features);
         };
@@ -199,6 +199,12 @@ public final class JobJson {
     List<String> places =
         Vocabulary.published().places(circuit).stream().map(PlaceFacts::place).toList();
     return f.requiredText("at", "a place").flatMap(p -> f.known("at", p, places, "a place"));
+  }
+
+  private static Optional<Observation> repaired(JsonMembers f, Circuit circuit) {
+    return f.has("at")
+        ? place(f, circuit).map(Observation.Repaired::new)
+        : Optional.of(new Observation.Repaired());
   }
 
   private static Optional<Observation> drip(JsonMembers f, Circuit circuit) {

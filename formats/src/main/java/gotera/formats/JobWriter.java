@@ -97,8 +97,11 @@ public final class JobWriter {
       gas.notCounted().forEach(failed::add);
     } else if (o instanceof Checked checked) {
       CheckedJson.write(n, checked);
-    } else if (o instanceof Repaired) {
+    } else if (o instanceof Repaired repaired) {
       n.put("check", "repair");
+      if (!repaired.place().isEmpty()) {
+        n.put("at", repaired.place());
+      }
     } else {
       throw new IllegalArgumentException("a job has no words for " + o);
     }

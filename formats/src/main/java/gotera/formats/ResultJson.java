@@ -44,11 +44,7 @@ public final class ResultJson {
               number(rule, "lets_through_ml_per_min", m.letsThrough());
             });
     ArrayNode reasons = n.putArray("reasons");
-    for (Reason reason : result.reasons()) {
-      ObjectNode r = reasons.addObject().put("reason", reason.code().word());
-      ArrayNode figures = r.putArray("figures");
-      reason.numbers().forEach(f -> figures.add(rounded(f)));
-    }
+    result.reasons().forEach(r -> reason(reasons.addObject(), r));
     ArrayNode assumed = n.putArray("assumed");
     completed.assumed().forEach(a -> assumed.add(a.member()));
     result.window().ifPresent(w -> n.putArray("window_s").add(w.from()).add(w.to()));
@@ -58,6 +54,18 @@ public final class ResultJson {
     n.set("hold", HoldJson.node(setup));
     used(n.putObject("used"), completed.conditions());
     return MAPPER.writeValueAsString(n);
+  }
+
+  private static void reason(ObjectNode n, Reason reason) {
+    ArrayNode figures = n.put("reason", reason.code().word()).putArray("figures");
+    for (double figure : reason.numbers()) {
+      // a figure that means nothing has its place, and no number
+      if (Double.isFinite(figure)) {
+        figures.add(rounded(figure));
+      } else {
+        figures.addNull();
+      }
+    }
   }
 
   private static void budget(ArrayNode budget, PressureTestResult.Rate r) {
@@ -125,7 +133,7 @@ public final class ResultJson {
 
   /** Six significant digits: more than any gauge knows, and short enough to read. */
   private static double rounded(double value) {
-    if (value == 0 || !Double.isFinite(value)) {
+    if (value == 0) {
       return value;
     }
     return new java.math.BigDecimal(value).round(new java.math.MathContext(6)).doubleValue();

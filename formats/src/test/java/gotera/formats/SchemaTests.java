@@ -101,7 +101,7 @@ class SchemaTests {
         "{\"findings\":[{\"check\":\"look\",\"at\":\"cap.neck\",\"saw\":\"damp\"}]}",
         "{\"findings\":[{\"check\":\"drip\",\"at\":\"under the seat\"}]}",
         "{\"findings\":[{\"check\":\"pressure-test\",\"rate_ml_per_min\":1e9,\"u\":0.1}]}",
-        "{\"findings\":[{\"check\":\"repair\",\"at\":\"cap.neck\"}]}",
+        "{\"findings\":[{\"check\":\"repair\",\"where\":\"cap.neck\"}]}",
         "{\"vehicle\":{\"energy\":\"steam\"}}",
         "{\"vehicle\":{\"circuit\":{\"features\":[\"wings\"]}}}",
         "{\"complaint\":{\"loss_ml_per_week\":-5}}"

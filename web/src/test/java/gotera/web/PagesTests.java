@@ -100,6 +100,19 @@ class PagesTests {
             + Math.round(b.width) + 'x' + Math.round(b.height) + ' ' + e.textContent.trim())
         .slice(0, 5)""";
 
+  /** What was left of a template, and single keys that two things on the page want. */
+  private static final String LEFT_OVER =
+      """
+      () => {
+        const left = [...document.querySelectorAll('*')].flatMap((e) => [...e.attributes])
+          .filter((a) => a.name.startsWith('th:') || a.value.includes('${') || a.value.startsWith('|'))
+          .map((a) => a.name + '=' + a.value);
+        const keys = [...document.querySelectorAll('[data-key]')]
+          .filter((e) => e.offsetParent !== null).map((e) => e.dataset.key);
+        return left.concat(keys.filter((k, i) => keys.indexOf(k) !== i).map((k) => 'twice: ' + k))
+          .slice(0, 5);
+      }""";
+
   /** Marks what the Tab key comes to, and says how many controls there are. */
   private static final String WATCH_TAB =
       """
@@ -139,6 +152,7 @@ class PagesTests {
         bench.page.setViewportSize(1280, 800);
         bench.open(path);
         bench.page.evaluate("document.querySelectorAll('details').forEach(d => d.open = true)");
+        assertThat((List<?>) bench.page.evaluate(LEFT_OVER)).as(path).isEmpty();
         axe(bench, path);
         reached(bench, path);
         boolean paper = PAPERS.stream().anyMatch(p -> path.equals(job + "/" + p));

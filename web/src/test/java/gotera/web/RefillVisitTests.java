@@ -203,7 +203,11 @@ class RefillVisitTests {
       bench.step("Find");
       bench.joint("pump.gasket");
       bench.shows(".joint-about", "New since");
-      Visit.closeAs(bench, "proven");
+      bench.step("Hand over");
+      bench.choose("proven");
+      bench.click("Close the job");
+      bench.shows(".field-wrong .wrong", "no leak ever showed");
+      Visit.closeAs(bench, "no-leak");
       bench.shows("main", "Tavel renewed");
     }
   }

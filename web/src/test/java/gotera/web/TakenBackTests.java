@@ -56,6 +56,7 @@ class TakenBackTests {
     for (String page : new String[] {"/?q=Corrie", job + "/find", job + "/intake"}) {
       assertThat(lead.get(page).text()).as(page).contains("Leaks after the repair");
     }
+    assertThat(lead.get(job + "/find").text()).contains("leaks again; it was repaired on");
     assertThat(lead.get(job + "/re-test/proof").text())
         .contains("It leaks after the repair")
         .contains("was wet, under pressure");
@@ -71,5 +72,26 @@ class TakenBackTests {
                 job.replace("/jobs/", "")))
         .as("not closed as proven")
         .isEqualTo(1);
+  }
+
+  /** The vehicle comes back: the same place wet in a new job. */
+  @Test
+  void thePlaceThatWasRepairedInAnEarlierJobIsNamedInTheNewOne() {
+    String joint = joint();
+    String back = begin("Corrie 12");
+    try {
+      Map<String, String> wet = Map.of("joint", joint, "saw", "wet", "state", "cold-pressure");
+      assertThat(lead.get(back + "/find").text()).doesNotContain("leaks again");
+      assertThat(lead.post(back + "/find", wet).status()).isEqualTo(302);
+      assertThat(lead.get(back + "/find").text()).contains("leaks again; it was repaired on");
+    } finally {
+      lead.post(back + "/close", Map.of("ending", "diagnosis-only", "sure", "true"));
+    }
+  }
+
+  private String begin(String vehicle) {
+    return lead.post("/jobs/new", Map.of("vehicle", vehicle, "version", "0"))
+        .location()
+        .replaceAll("^.*(/jobs/[0-9a-f-]{36}).*$", "$1");
   }
 }

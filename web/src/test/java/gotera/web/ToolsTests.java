@@ -161,4 +161,44 @@ class ToolsTests {
     Http.Answer begun = bench.get("/tools/plan/begin" + query(plan));
     assertThat(begun.location()).contains(job + "/pressure-test?again=true&gaugeStep=0.2");
   }
+
+  /** From the set-up to its plan and back: nothing that was typed is lost. */
+  @Test
+  void thePlanLosesNothingOfTheSetUp() {
+    String retest = job("Bench carried van") + "/re-test";
+    Map<String, String> setUp =
+        Map.of(
+            "stamp", "1.1 bar",
+            "gaugeStep", "0.5 kPa",
+            "readingMode", "digital",
+            "airGap", "33",
+            "soak", "hours",
+            "soakHours", "7",
+            "purpose", "repair",
+            "rulePressure", "100 kPa",
+            "ruleMinutes", "4",
+            "ruleDrop", "9 kPa");
+    String planned = path(bench.post(retest + "/plan", setUp));
+    assertThat(planned).startsWith(retest + "/plan?");
+    assertThat(bench.get(planned).text())
+        .contains("name=\"stamp\" value=\"1.1 bar\"")
+        .containsPattern("value=\"repair\"[^>]*checked");
+    Map<String, String> then = new HashMap<>();
+    for (String each : planned.substring(planned.indexOf('?') + 1).split("&")) {
+      String[] said = each.split("=", 2);
+      then.put(said[0], java.net.URLDecoder.decode(said[1], StandardCharsets.UTF_8));
+    }
+    then.put("purpose", "sign-off");
+    then.put("soakHours", "9");
+    String begun = path(bench.get(retest + "/plan/begin" + query(then)));
+    assertThat(bench.get(begun).text())
+        .contains("value=\"1.1 bar\"", "value=\"33\"", "value=\"9\"", "value=\"100 kPa\"")
+        .containsPattern("value=\"sign-off\"[^>]*checked")
+        .containsPattern("value=\"digital\"[^>]*checked")
+        .containsPattern("name=\"soak\" value=\"hours\"[^>]*checked");
+  }
+
+  private static String path(Http.Answer led) {
+    return led.location().replaceAll("^https?://[^/]+", "");
+  }
 }

@@ -23,6 +23,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.UUID;
 import org.springframework.dao.OptimisticLockingFailureException;
 import org.springframework.stereotype.Controller;
@@ -99,7 +100,9 @@ class CapController {
       Model model) {
     jobs.require(id);
     FieldProblems problems = new FieldProblems(words);
-    TesterReadings readings = tester.read(problems, figures);
+    OptionalDouble stamp =
+        caps.record(id).map(c -> OptionalDouble.of(c.ratedKpa)).orElse(OptionalDouble.empty());
+    TesterReadings readings = tester.read(problems, figures, stamp);
     if (caps.of(id).isEmpty()) {
       problems.add("opening", "problem.cap-first");
     }

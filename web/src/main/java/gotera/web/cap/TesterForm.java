@@ -1,6 +1,7 @@
 package gotera.web.cap;
 
 import gotera.quantity.GaugePressure;
+import gotera.quantity.Slip;
 import gotera.range.Range;
 import gotera.web.figures.Entry;
 import gotera.web.figures.FieldProblems;
@@ -18,6 +19,9 @@ import org.jspecify.annotations.Nullable;
  * @param altitude height it is used at
  */
 public record TesterForm(String opening, String holds, String vacuum, String altitude) {
+  /** A number without a unit. */
+  private static final String BARE = "[0-9]+([.,][0-9]+)?";
+
   /** Everything absent is empty. */
   public TesterForm {
     opening = Entry.text(opening, 40);
@@ -41,14 +45,40 @@ public record TesterForm(String opening, String holds, String vacuum, String alt
     return kilopascals == null ? "" : figures.pressureField(kilopascals);
   }
 
-  /** What was understood of them; what was not has its sentence. */
-  public TesterReadings read(FieldProblems problems, Figures figures) {
+  /**
+   * What was understood of them; what was not has its sentence.
+   *
+   * @param stamp what the cap is stamped with (kPa): a bare number that fits it in another unit
+   *     only is asked back
+   */
+  public TesterReadings read(FieldProblems problems, Figures figures, OptionalDouble stamp) {
+    whichUnit(problems, "opening", opening, figures, stamp);
+    whichUnit(problems, "holds", holds, figures, stamp);
     return new TesterReadings(
         read(problems, "opening", opening, figures, Range.PRESSED),
         read(problems, "holds", holds, figures, Range.PRESSED),
         // a vacuum is understood with and without its minus
         read(problems, "vacuum", vacuum.replaceFirst("^[-\u2212]", ""), figures, Range.VACUUM),
         problems.numberIfTyped("altitude", altitude, Range.ALTITUDE));
+  }
+
+  private static void whichUnit(
+      FieldProblems problems, String field, String typed, Figures figures, OptionalDouble stamp) {
+    if (stamp.isEmpty() || !typed.matches(BARE)) {
+      return;
+    }
+    double number = Double.parseDouble(typed.replace(',', '.'));
+    Slip.ofUnit(number, figures.unit(), new GaugePressure(stamp.getAsDouble()))
+        .ifPresent(
+            unit ->
+                problems.add(
+                    field,
+                    "problem.which-unit",
+                    typed,
+                    figures.pressure(number * figures.unit().kilopascals()),
+                    figures.pressureTwice(stamp.getAsDouble()),
+                    typed + " " + unit.symbol(),
+                    typed + " " + figures.unit().symbol()));
   }
 
   private static Optional<GaugePressure> read(

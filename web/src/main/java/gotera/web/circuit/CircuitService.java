@@ -117,6 +117,21 @@ public class CircuitService {
                 .toList());
   }
 
+  /**
+   * What was seen to leak at places that the circuit does not have any more, since it was changed:
+   * the last look at each.
+   */
+  public List<LeakSite> gone(UUID jobId) {
+    Circuit now = circuit(jobId);
+    Map<String, LeakSite> gone = new LinkedHashMap<>();
+    for (LeakSite look : looks(jobId)) {
+      if (now.joint(look.joint()).isEmpty()) {
+        gone.put(look.joint(), look);
+      }
+    }
+    return gone.values().stream().filter(s -> s.wet() || s.saw() == Sight.STAINED).toList();
+  }
+
   /** Photographs of a joint on vehicles of the same engine type, the newest first. */
   @Transactional(readOnly = true)
   List<UUID> photographs(UUID jobId, String joint) {

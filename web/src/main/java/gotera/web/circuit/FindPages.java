@@ -116,6 +116,7 @@ class FindPages {
     model.addAttribute("drawing", drawings.of(id, circuit, wanted));
     model.addAttribute(
         "joints", circuit.joints().stream().map(j -> listed(listing, j.code())).toList());
+    model.addAttribute("gone", circuits.gone(id).stream().map(s -> gone(listing, s)).toList());
     model.addAttribute("looked", words.say("find.looked", looked, circuit.joints().size()));
     conditions(id, form, figures, model);
     model.addAttribute("valve", circuit.part("heater-valve").isPresent());
@@ -172,6 +173,12 @@ class FindPages {
         Drawings.markWord(site),
         site.map(s -> summary(listing, s)).orElse(words.say("saw.open")),
         listing.chosen().filter(code::equals).isPresent());
+  }
+
+  /** Seen where the circuit has no place any more: it is looked at anew, or taken back. */
+  private LookShown gone(Listing listing, LeakSite site) {
+    String name = names.joint(listing.circuit(), site.joint());
+    return new LookShown(site.id().toString(), name + ": " + last(listing, site));
   }
 
   private List<Spot> spots(Circuit circuit, Optional<DripTrace> drip) {

@@ -8,6 +8,7 @@ import org.springframework.stereotype.Component;
 /** Prices in words; without a currency they are hours of labour. */
 @Component
 public class Money {
+  /** Of what is only expected, amounts from here on are told without cents. */
   private static final double WHOLE_FROM = 20;
 
   private final Words words;
@@ -16,14 +17,19 @@ public class Money {
     this.words = words;
   }
 
-  /** An amount, or hours where there is no currency. */
+  /** An amount to the cent, or hours where there is no currency. */
   public String say(double amount, String currency) {
-    if (currency.isEmpty()) {
-      return words.say("money.hours", Figures.fixed(amount, 1));
-    }
-    return Figures.fixed(amount, amount < WHOLE_FROM && amount != Math.rint(amount) ? 2 : 0)
-        + "\u00a0"
-        + currency;
+    return say(amount, currency, Math.rint(100 * amount) % 100 != 0);
+  }
+
+  private String say(double amount, String currency, boolean cents) {
+    return currency.isEmpty()
+        ? words.say("money.hours", Figures.fixed(amount, 1))
+        : Figures.fixed(amount, cents ? 2 : 0) + "\u00a0" + currency;
+  }
+
+  private String about(double amount, String currency) {
+    return say(amount, currency, amount < WHOLE_FROM && amount != Math.rint(amount));
   }
 
   /** What a line costs: on average, and between which bounds. */
@@ -31,11 +37,11 @@ public class Money {
     if (p.expected().isEmpty()) {
       return words.say("money.unknown");
     }
-    String expected = say(p.expected().getAsDouble(), p.currency());
-    String lowest = say(p.lowest().orElse(0), p.currency());
-    String highest = say(p.highest().orElse(0), p.currency());
+    double expected = p.expected().getAsDouble();
+    String lowest = about(p.lowest().orElse(0), p.currency());
+    String highest = about(p.highest().orElse(0), p.currency());
     return lowest.equals(highest)
-        ? expected
-        : words.say("money.between", expected, lowest, highest);
+        ? say(expected, p.currency())
+        : words.say("money.between", about(expected, p.currency()), lowest, highest);
   }
 }

@@ -7,6 +7,7 @@ import gotera.web.circuit.CircuitWords;
 import gotera.web.circuit.EngineTypeService;
 import gotera.web.decide.QuoteService.QuoteLine;
 import gotera.web.evidence.SuspectsService;
+import gotera.web.fill.FillService;
 import gotera.web.repair.OpenedJoints;
 import gotera.web.words.Words;
 import java.util.ArrayList;
@@ -22,6 +23,7 @@ public class OpenPointsService {
   private final OpenedJoints opened;
   private final CircuitWords names;
   private final QuoteService quotes;
+  private final FillService fills;
   private final Words words;
 
   OpenPointsService(
@@ -30,12 +32,14 @@ public class OpenPointsService {
       OpenedJoints opened,
       CircuitWords names,
       QuoteService quotes,
+      FillService fills,
       Words words) {
     this.suspects = suspects;
     this.types = types;
     this.opened = opened;
     this.names = names;
     this.quotes = quotes;
+    this.fills = fills;
     this.words = words;
   }
 
@@ -75,6 +79,7 @@ public class OpenPointsService {
         case ACCEPTED, REFUSED -> {}
       }
     }
+    fills.weakened(jobId).ifPresent(open::add);
     points.unseen().forEach(j -> open.add(words.say("open.unseen", names.joint(jobId, j))));
     points.untested().forEach(u -> open.add(words.say("open.untested", say(u))));
     return open;

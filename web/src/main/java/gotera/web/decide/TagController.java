@@ -51,12 +51,20 @@ class TagController {
     String what =
         SAYS.stream().filter(says::equals).findFirst().orElseThrow(() -> new NotFound(says));
     model.addAttribute("job", jobs.require(id));
-    model.addAttribute("says", words.say("tag." + what));
+    model.addAttribute("says", title(id, what));
     String typed = Entry.text(until, 60);
     model.addAttribute("until", typed.isEmpty() ? waiting(id, what) : List.of(typed));
     model.addAttribute("detail", detail(id, what, figures));
     model.addAttribute("printed", Figures.moment(clock.instant()));
     return "decide/tag";
+  }
+
+  /** Water only is said of water only. */
+  private String title(UUID id, String what) {
+    CoolantMixture now = fills.mixture(id);
+    return what.equals("water-only") && !now.isWater()
+        ? words.say("tag.weak", Figures.fixed(100 * now.strength(), 0))
+        : words.say("tag." + what);
   }
 
   /** Until when, by what is waited for: what sets where it cures, else everything. */

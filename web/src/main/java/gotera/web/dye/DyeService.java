@@ -2,29 +2,36 @@ package gotera.web.dye;
 
 import gotera.circuit.Circuit;
 import gotera.dye.Dye;
+import gotera.dye.DyeStep;
 import gotera.said.DyeSaid;
 import gotera.said.DyeSaid.Match;
+import gotera.standing.Happened;
 import gotera.web.finding.Finding;
 import gotera.web.finding.FindingService;
 import gotera.web.finding.FindingService.New;
 import gotera.web.photo.Photograph;
+import gotera.web.repair.RepairService;
 import java.time.Duration;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Collections;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 
 /** What dye and lamp have shown in a job. */
 @Service
 public class DyeService {
   private final FindingService findings;
+  private final RepairService repairs;
 
-  DyeService(FindingService findings) {
+  DyeService(FindingService findings, RepairService repairs) {
     this.findings = findings;
+    this.repairs = repairs;
   }
 
   /** Somebody scanned before the dye went in; what glows was noted. */
@@ -74,8 +81,17 @@ public class DyeService {
 
   /** What is known of the dye. */
   public Dye known(UUID jobId, Circuit circuit) {
+    Stream<Happened<DyeStep>> said =
+        findings.of(jobId, DyeSaid.class).stream()
+            .map(f -> new Happened<>(f.at(), f.said().step(f.at())));
+    Stream<Happened<DyeStep>> repaired =
+        repairs.notes(jobId).stream()
+            .map(n -> new Happened<>(n.writtenAt(), new DyeStep.Repaired(n.joint())));
     return Dye.of(
         circuit,
-        findings.of(jobId, DyeSaid.class).stream().map(f -> f.said().step(f.at())).toList());
+        Stream.concat(said, repaired)
+            .sorted(Comparator.comparing(Happened::at))
+            .map(Happened::what)
+            .toList());
   }
 }

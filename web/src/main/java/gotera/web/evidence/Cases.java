@@ -21,6 +21,7 @@ import gotera.web.bubble.FunnelService;
 import gotera.web.circuit.CircuitService;
 import gotera.web.circuit.ConditionService;
 import gotera.web.circuit.DripService;
+import gotera.web.circuit.LeakSite;
 import gotera.web.circuit.ReachService;
 import gotera.web.combustion.GasService;
 import gotera.web.dye.DyeService;
@@ -45,7 +46,6 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
 import java.util.function.Supplier;
-import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 
 /** Gathers what every feature of a job kept, as observations in the order of time. */
@@ -112,6 +112,11 @@ public class Cases {
     return gathered(jobId).visit();
   }
 
+  /** Places that leaked when they were seen last, and that the circuit has not any more. */
+  List<String> gone(UUID jobId) {
+    return circuits.gone(jobId).stream().map(LeakSite::joint).toList();
+  }
+
   /** What is to be assessed of a job now. */
   public Case of(UUID jobId) {
     return memo.of(
@@ -145,30 +150,17 @@ public class Cases {
         inCylinders(test).forEach(c -> timed.add(new Happened<>(test.startedAt(), c)));
       }
     }
-    Optional<Instant> repaired =
-        repairs.notes(jobId).stream().map(RepairNote::writtenAt).max(Comparator.naturalOrder());
-    repaired.ifPresent(at -> timed.add(new Happened<>(at, new Observation.Repaired())));
-    timed.sort(Comparator.comparing(Happened::at));
-    List<Observation> observed = new ArrayList<>(told(jobs.require(jobId)));
-    int told = observed.size();
-    timed.forEach(t -> observed.add(t.what()));
-    Dye known = dye.known(jobId, circuit);
-    boolean history =
-        known.dosed().isEmpty()
-            || repaired.isPresent() && !known.dosed().get().isAfter(repaired.get());
-    // dye of an earlier repair says nothing about this one
-    observed.addAll(history ? told : observed.size(), scans(circuit, known));
-    if (!history) {
-      scans(circuit, known)
-          .forEach(
-              s -> dye.scanned(jobId, s.place()).ifPresent(at -> timed.add(new Happened<>(at, s))));
+    for (RepairNote note : repairs.notes(jobId)) {
+      timed.add(new Happened<>(note.writtenAt(), new Observation.Repaired(note.joint())));
     }
+    for (Scanned scan : scans(circuit, dye.known(jobId, circuit))) {
+      dye.scanned(jobId, scan.place()).ifPresent(at -> timed.add(new Happened<>(at, scan)));
+    }
+    told(jobs.require(jobId)).forEach(o -> timed.add(new Happened<>(Instant.MIN, o)));
+    timed.sort(Comparator.comparing(Happened::at));
     return new Gathered(
-        new Case(circuit, observed, reach.heaterShut(jobId)),
-        Stream.concat(
-                observed.subList(0, told).stream().map(o -> new Happened<>(Instant.MIN, o)),
-                timed.stream())
-            .toList());
+        new Case(circuit, timed.stream().map(Happened::what).toList(), reach.heaterShut(jobId)),
+        List.copyOf(timed));
   }
 
   private static List<Observation> told(JobView job) {

@@ -80,6 +80,17 @@ class SoFarService implements JobPageContributor, JobHeadline, Suspicion, LooksO
     return takenBack.stream().flatMap(t -> t.by(jobId).stream()).findFirst();
   }
 
+  /** A place that leaks a second time comes before the rules that hold for all. */
+  private List<String> flags(UUID jobId) {
+    List<String> flags = new ArrayList<>();
+    cases
+        .gone(jobId)
+        .forEach(place -> flags.add(words.say("so-far.gone", names.joint(jobId, place))));
+    takenBack.forEach(t -> flags.addAll(t.twice(jobId)));
+    flags.addAll(suspects.flags(jobId));
+    return flags;
+  }
+
   private SoFar soFar(UUID jobId, Figures figures) {
     Case known = cases.of(jobId);
     Optional<PressureTestView> newest = cases.newest(jobId);
@@ -95,7 +106,7 @@ class SoFarService implements JobPageContributor, JobHeadline, Suspicion, LooksO
           sites(jobId, wet, List.of()),
           before(known),
           suspects.suspects(jobId),
-          suspects.flags(jobId),
+          flags(jobId),
           suspects.next(jobId));
     }
     PressureTestView test = newest.get();
@@ -123,7 +134,7 @@ class SoFarService implements JobPageContributor, JobHeadline, Suspicion, LooksO
             sites(jobId, wet, balance.map(LeakBalance::explained).orElse(List.of())), caught, test),
         before(known),
         suspects.suspects(jobId),
-        suspects.flags(jobId),
+        flags(jobId),
         suspects.next(jobId));
   }
 

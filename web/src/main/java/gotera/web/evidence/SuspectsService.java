@@ -167,6 +167,7 @@ public class SuspectsService {
       return job
           + switch (whole.what()) {
             case REPAIR -> "/repair";
+            case RE_TEST -> "/re-test/proof";
             case PRESSURE_TEST -> "/pressure-test";
             case DYE -> "/dye";
             case COMBUSTION_GAS, BUBBLES, CYLINDER -> "/inside";

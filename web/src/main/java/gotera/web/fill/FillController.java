@@ -206,6 +206,11 @@ class FillController {
     model.addAttribute(
         "lost", now.lost() > 0 ? figures.volume(now.lost()) : words.say("fill.nothing-lost"));
     model.addAttribute("assumed", job.strength().isEmpty());
+    if (account.isOverfull()) {
+      model.addAttribute(
+          "over",
+          words.say("fill.over", figures.volume(now.volume()), figures.volume(account.full())));
+    }
     OptionalDouble frost = FreezingPoint.ifKnown(glycol, now.strength());
     model.addAttribute("glycol", glycol.word());
     model.addAttribute(

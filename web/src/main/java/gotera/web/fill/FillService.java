@@ -131,9 +131,21 @@ public class FillService implements StepReporter {
     for (Finding<Said> f : findings.of(jobId, BOOKED)) {
       line(f).ifPresent(lines::add);
     }
+    atIntake(jobs.require(jobId), lines).ifPresent(lines::add);
     tests.all(jobId).forEach(test -> drawn(test, lines));
     lines.sort(Comparator.comparing(FillLine::at));
     return lines;
+  }
+
+  /** Water to the brim as it was told at intake, unless the same was written down here too. */
+  private static Optional<FillLine> atIntake(JobView job, List<FillLine> written) {
+    double water = job.topUpMl().orElse(0);
+    boolean here =
+        written.stream()
+            .anyMatch(l -> l.kind() == FillEntryKind.BRIM && Math.abs(l.millilitres() - water) < 1);
+    return water > 0 && !here
+        ? Optional.of(new FillLine(job.startedAt(), FillEntryKind.BRIM, water, 0, Optional.empty()))
+        : Optional.empty();
   }
 
   /** What books a volume: what was written here, and what guided checks took out or put in. */
@@ -217,6 +229,22 @@ public class FillService implements StepReporter {
             lines(jobId).stream()
                 .map(l -> l.kind().entry(l.millilitres(), l.strength()))
                 .toList()));
+  }
+
+  /** That the coolant is weaker than it came, in words; empty where it is not. */
+  public Optional<String> weakened(UUID jobId) {
+    Optional<FillAccount> account = account(jobId).filter(FillAccount::isWeakened);
+    return account.map(
+        a ->
+            words.say(
+                "open.weak-mix",
+                Figures.fixed(100 * a.now().strength(), 0),
+                Figures.fixed(100 * a.moments().get(0).strength(), 0)));
+  }
+
+  /** Whether it was drained as far as it goes: what is in now was poured in. */
+  public boolean isRenewed(UUID jobId) {
+    return account(jobId).filter(FillAccount::isRenewed).isPresent();
   }
 
   @Override

@@ -188,8 +188,9 @@ class FloorPages {
   }
 
   private Card tested(Base base, Running test, Figures figures) {
-    Optional<Instant> due = expected.of(test.id());
     Instant now = clock.instant();
+    boolean silent = test.writer().filter(w -> w.isSilent(now)).isPresent();
+    Optional<Instant> due = silent ? Optional.empty() : expected.of(test.id());
     Instant since = test.shut().orElse(test.started());
     boolean enough = due.filter(d -> !d.isAfter(now)).isPresent();
     String gauge = test.gauge().map(figures::pressure).orElse("");
@@ -197,13 +198,14 @@ class FloorPages {
         base,
         "/jobs/" + base.job().id() + "/" + test.phase().step().word() + "?test=" + test.id(),
         words.say("floor.runs", words.say("floor.phase." + test.phase().word()))
-            + test.writer().map(w -> " \u00b7 " + w).orElse(""),
+            + test.writer().map(w -> " \u00b7 " + w.name()).orElse("")
+            + (silent ? " \u00b7 " + words.say("floor.silent") : ""),
         new Times(
             gauge,
             due.map(Instant::toEpochMilli).orElse(0L),
             since.toEpochMilli(),
             Figures.minutesAndSeconds(Duration.between(since, now).toMillis() / 1000.0)),
-        enough ? Group.DUE : Group.RUNS);
+        enough || silent ? Group.DUE : Group.RUNS);
   }
 
   private Card checked(Base base, Check check) {

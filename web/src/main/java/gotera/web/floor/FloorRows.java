@@ -1,5 +1,6 @@
 package gotera.web.floor;
 
+import gotera.device.Silence;
 import gotera.pressure.trace.TraceEvent;
 import gotera.web.pressure.Phase;
 import java.nio.ByteBuffer;
@@ -31,7 +32,9 @@ class FloorRows {
         (select b.payload from trace_block b where b.pressure_test_id = t.id
           order by b.seq desc limit 1) as block,
         (select g.name from gauge_at_test a join gauge g on g.id = a.gauge_id
-          where a.pressure_test_id = t.id and a.ended_at is null limit 1) as gauge
+          where a.pressure_test_id = t.id and a.ended_at is null limit 1) as gauge,
+        (select g.heard_at from gauge_at_test a join gauge g on g.id = a.gauge_id
+          where a.pressure_test_id = t.id and a.ended_at is null limit 1) as heard_at
       from pressure_test t join job j on j.id = t.job_id
       where j.ended_at is null and t.finished_at is null and t.discarded_at is null
       order by t.started_at desc limit 300
@@ -73,7 +76,20 @@ class FloorRows {
       Instant started,
       Optional<Instant> shut,
       Optional<Double> gauge,
-      Optional<String> writer) {}
+      Optional<Writer> writer) {}
+
+  /**
+   * A gauge that writes by itself.
+   *
+   * @param name what it is called
+   * @param heard when it was heard last
+   */
+  record Writer(String name, Optional<Instant> heard) {
+    /** Whether nothing came from it for too long. */
+    boolean isSilent(Instant now) {
+      return heard.filter(h -> !h.plus(Silence.AFTER).isBefore(now)).isEmpty();
+    }
+  }
 
   /** A guided check that runs. */
   record Check(UUID job, String word, Instant begun) {}
@@ -106,7 +122,12 @@ class FloorRows {
         block == null || block.length < 3 * Double.BYTES
             ? Optional.empty()
             : Optional.of(ByteBuffer.wrap(block).getDouble(block.length - 2 * Double.BYTES)),
-        Optional.ofNullable(row.getString("gauge")));
+        writer(row));
+  }
+
+  private static Optional<Writer> writer(ResultSet row) throws SQLException {
+    String name = row.getString("gauge");
+    return name == null ? Optional.empty() : Optional.of(new Writer(name, moment(row, "heard_at")));
   }
 
   List<Check> checks() {

@@ -120,6 +120,21 @@ class GaugeRows {
         moment(row, "ended_at"));
   }
 
+  /** Gauges that were heard at tests that run, and when last. */
+  List<FellSilent.Waiting> atRunningTests() {
+    return database.query(
+        "select g.id, t.job_id, g.heard_at from gauge_at_test a"
+            + " join gauge g on g.id = a.gauge_id"
+            + " join pressure_test t on t.id = a.pressure_test_id"
+            + " where a.ended_at is null and g.heard_at is not null and t.finished_at is null"
+            + " and t.discarded_at is null",
+        (row, n) ->
+            new FellSilent.Waiting(
+                UUID.fromString(row.getString("id")),
+                UUID.fromString(row.getString("job_id")),
+                moment(row, "heard_at").orElseThrow()));
+  }
+
   void add(Message.Paired paired, Made made, Instant at, String by) {
     database.update(
         "insert into gauge (id, name, step_kpa, step_k, simulated, token_sha256, paired_at,"

@@ -1,5 +1,6 @@
 package gotera.web.gauge;
 
+import gotera.device.Silence;
 import gotera.pressure.setup.HoldSetup;
 import gotera.pressure.setup.HoldSetup.KnownGauge;
 import gotera.pressure.setup.Usual;
@@ -31,9 +32,6 @@ public class GaugeService {
 
   /** Random bytes of a code: eight characters, for ten minutes and few tries a minute. */
   private static final int CODE_BYTES = 5;
-
-  /** A gauge that was not heard for so long is called silent (our judgement). */
-  private static final Duration SILENT = Duration.ofSeconds(10);
 
   private static final int NAME_LENGTH = 60;
 
@@ -194,7 +192,7 @@ public class GaugeService {
         g.made().step(),
         g.made().simulated(),
         g.heard(),
-        g.heard().map(h -> h.plus(SILENT).isBefore(clock.instant())).orElse(true),
+        g.heard().map(h -> h.plus(Silence.AFTER).isBefore(clock.instant())).orElse(true),
         standing.stream().filter(s -> s.gauge().equals(g.id())).map(Stand::test).findFirst(),
         g.last(),
         g.received().gaps().stream().mapToLong(r -> r.size()).sum(),

@@ -7,6 +7,10 @@ import java.util.Optional;
 public enum Ending implements Worded {
   /** Proven tight. */
   PROVEN,
+  /**
+   * Tested, and no leak: before a renewal or a purchase, after assembly, or what was told was none.
+   */
+  NO_LEAK,
   /** Mended for now: a branch looped off, a place sealed. */
   PROVISIONAL,
   /** The place is known; nothing was repaired here. */

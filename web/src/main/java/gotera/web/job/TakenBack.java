@@ -1,5 +1,6 @@
 package gotera.web.job;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 
@@ -7,4 +8,7 @@ import java.util.UUID;
 public interface TakenBack {
   /** What shows it, in words; empty while nothing does. */
   Optional<String> by(UUID jobId);
+
+  /** Places that were repaired on this vehicle before, in any job, and leak again, in words. */
+  List<String> twice(UUID jobId);
 }

@@ -113,7 +113,18 @@ public class Readings {
   private Written read(PressureTestRecord test, TypedReading typed, String by) {
     Written added = traces.append(test.id, typed.entry(), typed.reading(), typed.timeTyped(), by);
     test.writtenLater |= added.isDone() && typed.later();
+    if (added.isDone()) {
+      notAhead(test, typed.reading().seconds());
+    }
     return added;
+  }
+
+  /** What is written down happened before: where it would lie ahead, the test began earlier. */
+  private void notAhead(PressureTestRecord test, double seconds) {
+    if (seconds > clockOf(test) + TraceEvent.CLOCKS_APART) {
+      test.startedAt = clock.instant().minusMillis(Math.round(seconds * 1000));
+      tests.save(test);
+    }
   }
 
   private void happened(PressureTestRecord test, TraceEvent.Kind event, String by) {
@@ -156,7 +167,16 @@ public class Readings {
   @Write
   public Written addTrace(UUID testId, Trace trace, String by) {
     return open.add(
-        testId, test -> traces.append(testId, trace, by) ? Written.DONE : Written.NOT_EMPTY);
+        testId,
+        test -> {
+          if (!traces.append(testId, trace, by)) {
+            return Written.NOT_EMPTY;
+          }
+          if (trace.size() > 0) {
+            notAhead(test, trace.seconds(trace.size() - 1));
+          }
+          return Written.DONE;
+        });
   }
 
   /** Whether what was kept last came with a file. */
@@ -189,7 +209,15 @@ public class Readings {
   /** Puts another reading in the place of one. */
   @Write
   public Written correct(UUID testId, UUID block, int index, Reading reading, String by) {
-    return open.add(testId, test -> traces.correct(testId, block, index, reading, by));
+    return open.add(
+        testId,
+        test -> {
+          Written corrected = traces.correct(testId, block, index, reading, by);
+          if (corrected.isDone()) {
+            notAhead(test, reading.seconds());
+          }
+          return corrected;
+        });
   }
 
   /** Takes one event back. */

@@ -23,6 +23,11 @@ public record RunningTest(
     OptionalDouble lastGauge,
     HoldSetup hold,
     boolean writtenLater) {
+  /** Without the last reading: what is corrected is not held against another. */
+  public RunningTest alone() {
+    return new RunningTest(where, now, origin, OptionalDouble.empty(), hold, writtenLater);
+  }
+
   /** The pressure it must not exceed. */
   public TestLimit limit() {
     return CompletedHold.limit(hold.limits());

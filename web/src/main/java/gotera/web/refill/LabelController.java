@@ -47,7 +47,6 @@ class LabelController {
   String label(@PathVariable UUID id, Figures figures, HttpServletRequest request, Model model) {
     CoolantMixture now = fills.mixture(id);
     Glycol glycol = fills.glycol(id);
-    Chemistry chemistry = refills.poured(id).orElse(refills.in(id).orElse(Chemistry.UNKNOWN));
     model.addAttribute("job", jobs.require(id));
     model.addAttribute("strength", Figures.fixed(100 * now.strength(), 0));
     model.addAttribute("glycol", words.say("glycol." + glycol.word()));
@@ -57,10 +56,20 @@ class LabelController {
             .mapToObj(t -> figures.temperature(t, 0))
             .findFirst()
             .orElse(""));
-    model.addAttribute("chemistry", words.say("chemistry." + chemistry.word()));
+    model.addAttribute("chemistry", chemistry(id));
     model.addAttribute("date", Figures.moment(clock.instant()));
     model.addAttribute(
         "qr", QrCode.of(address.of(request) + "/jobs/" + id).svg(words.say("refill.qr")));
     return "refill/label";
+  }
+
+  /** What goes in, and where something of another or unknown kind stayed in, that too. */
+  private String chemistry(UUID id) {
+    Chemistry in = refills.in(id).orElse(Chemistry.UNKNOWN);
+    Chemistry poured = refills.poured(id).orElse(in);
+    String said = words.say("chemistry." + poured.word());
+    return poured == in || fills.isRenewed(id)
+        ? said
+        : words.say("chemistry.onto", said, words.say("chemistry." + in.word()));
   }
 }

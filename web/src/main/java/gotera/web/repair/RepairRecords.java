@@ -9,4 +9,7 @@ interface RepairRecords extends JpaRepository<RepairRecord, UUID> {
 
   List<RepairRecord> findByJobIdInAndRenewedIsTrueAndWithdrawnAtIsNullOrderByWrittenAt(
       List<UUID> jobIds);
+
+  List<RepairRecord> findByJobIdInAndJointNotAndWithdrawnAtIsNullOrderByWrittenAt(
+      List<UUID> jobIds, String joint);
 }

@@ -1,5 +1,6 @@
 package gotera.web.repair;
 
+import gotera.standing.Happened;
 import gotera.web.circuit.RenewedPlaces;
 import gotera.web.frame.NotFound;
 import gotera.web.job.JobChanges;
@@ -64,6 +65,7 @@ public class RepairService implements RenewedPlaces {
       note.withdrawnBy = by;
       repairs.save(note);
       changes.count(jobId);
+      changes.countShared();
     }
   }
 
@@ -75,15 +77,33 @@ public class RepairService implements RenewedPlaces {
     record.renewed = renewed;
     repairs.save(record);
     changes.count(jobId);
+    changes.countShared();
+  }
+
+  /** Places that were repaired on the vehicle of a job, in this job and in others. */
+  @Transactional(readOnly = true)
+  public List<Happened<String>> mended(UUID jobId) {
+    return memo.shared(
+        "mended",
+        jobId,
+        () ->
+            repairs
+                .findByJobIdInAndJointNotAndWithdrawnAtIsNullOrderByWrittenAt(
+                    ofItsVehicle(jobId), "")
+                .stream()
+                .map(r -> new Happened<>(r.writtenAt, r.joint))
+                .toList());
+  }
+
+  private List<UUID> ofItsVehicle(UUID jobId) {
+    return jobs.require(jobId).vehicleId().map(v -> jobs.of(List.of(v))).orElse(List.of(jobId));
   }
 
   @Override
   @Transactional(readOnly = true)
   public List<Renewed> renewed(UUID jobId) {
-    List<UUID> jobsOfVehicle =
-        jobs.require(jobId).vehicleId().map(v -> jobs.of(List.of(v))).orElse(List.of(jobId));
     return repairs
-        .findByJobIdInAndRenewedIsTrueAndWithdrawnAtIsNullOrderByWrittenAt(jobsOfVehicle)
+        .findByJobIdInAndRenewedIsTrueAndWithdrawnAtIsNullOrderByWrittenAt(ofItsVehicle(jobId))
         .stream()
         .filter(r -> !r.joint.isEmpty())
         .map(r -> new Renewed(r.joint, r.note, r.writtenAt, !r.jobId.equals(jobId)))

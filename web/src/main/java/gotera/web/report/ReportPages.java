@@ -131,7 +131,7 @@ class ReportPages {
     add(sections, "found", found(jobId));
     add(sections, "done", done(jobId, figures));
     add(sections, "proof", proof(proof, detail));
-    add(sections, "watch", watch(jobId, proof));
+    add(sections, "watch", watch(jobId, outcome, proof));
     add(sections, "decided", decided(jobId));
     add(sections, "open", openPoints.of(jobId));
     return new ReportPage(
@@ -328,10 +328,12 @@ class ReportPages {
     return lines;
   }
 
-  private List<String> watch(UUID jobId, ProofPage proof) {
+  /** What is to be repeated is the customer's to know where something was repaired. */
+  private List<String> watch(UUID jobId, Outcome outcome, ProofPage proof) {
     List<String> watch = new ArrayList<>();
+    boolean repaired = outcome == Outcome.NOT_PROVEN_YET || outcome == Outcome.STILL_LEAKS;
     proof.lines().stream()
-        .filter(l -> !l.todo().isEmpty())
+        .filter(l -> repaired && !l.todo().isEmpty())
         .forEach(l -> watch.add(words.say("report.to-repeat", l.when(), l.todo())));
     waits.open(jobId).forEach(w -> watch.add(words.say("report.waits", w.what(), w.at())));
     watch.add(words.say("report.watch-level"));

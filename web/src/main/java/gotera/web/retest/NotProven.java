@@ -1,6 +1,8 @@
 package gotera.web.retest;
 
-import gotera.retest.Circumstance;
+import gotera.pressure.verdict.Acceptance.Purpose;
+import gotera.retest.CombinedProof;
+import gotera.retest.Repeat;
 import gotera.standing.LeaksAgain;
 import gotera.standing.Standing;
 import gotera.web.circuit.CircuitWords;
@@ -33,13 +35,13 @@ class NotProven implements InTheWay, TakenBack {
 
   @Override
   public List<String> of(UUID jobId, Ending how) {
-    if (how != Ending.PROVEN) {
+    if (how != Ending.PROVEN && how != Ending.NO_LEAK) {
       return List.of();
     }
     Standing standing = proofs.of(jobId);
     return Stream.concat(
             standing.again().stream().map(a -> words.say("proof.failed", said(jobId, a))),
-            standing.proof().open().stream().map(l -> said(l.shown().when())))
+            how == Ending.PROVEN ? notRepeated(standing) : notWithoutLeak(jobId, standing))
         .toList();
   }
 
@@ -48,8 +50,68 @@ class NotProven implements InTheWay, TakenBack {
     return proofs.of(jobId).newest().map(a -> said(jobId, a));
   }
 
-  private String said(Circumstance when) {
-    return words.say("proof.not-repeated", words.say("circumstance." + when.word()));
+  @Override
+  public List<String> twice(UUID jobId) {
+    return proofs.twice(jobId).stream()
+        .map(
+            t ->
+                words.say(
+                    "again.twice", places.joint(jobId, t.place()), Figures.moment(t.repaired())))
+        .toList();
+  }
+
+  private Stream<String> notRepeated(Standing standing) {
+    return standing.proof().lines().isEmpty()
+        ? Stream.of(words.say("proof.nothing-to-prove"))
+        : standing.proof().open().stream().map(this::open);
+  }
+
+  /** Without a leak ends what was tested tight, and where none ever showed. */
+  private Stream<String> notWithoutLeak(UUID jobId, Standing standing) {
+    List<String> shown =
+        standing.proof().lines().stream()
+            .map(l -> words.say("circumstance." + l.shown().when().word()))
+            .toList();
+    if (!shown.isEmpty() && !standing.isProven()) {
+      return Stream.of(words.say("proof.it-showed", String.join(", ", shown)));
+    }
+    return proofs.isTestedTight(jobId) ? Stream.of() : Stream.of(words.say("proof.no-tight-test"));
+  }
+
+  private String open(CombinedProof.Shows line) {
+    String when = words.say("circumstance." + line.shown().when().word());
+    return line.nearest()
+        .map(n -> words.say("proof.not-enough", when, by(n), missing(n, line)))
+        .orElseGet(() -> words.say("proof.not-repeated", when));
+  }
+
+  /** What a repeat shows. */
+  String by(Repeat repeat) {
+    if (repeat instanceof Repeat.DryRun run) {
+      return words.say(
+          "proof.by.dry-run", Figures.plain(run.minutes()), Figures.bound(run.bound().orElse(0)));
+    }
+    if (repeat instanceof Repeat.Marks marks) {
+      return words.say(
+          "proof.by.marks",
+          Figures.plain(Math.floor(marks.days())),
+          Figures.bound(marks.bound().orElse(0)));
+    }
+    return repeat instanceof Repeat.Hold hold
+        ? words.say("proof.by.hold", Figures.bound(hold.rate()))
+        : words.say("proof.by.drive");
+  }
+
+  /** What a repeat lacks that is not enough. */
+  private String missing(Repeat nearest, CombinedProof.Shows line) {
+    double closes = Purpose.SIGN_OFF.usual();
+    if (nearest instanceof Repeat.DryRun) {
+      return words.say("proof.missing.minutes", Figures.plain(Math.ceil(line.minutes().orElse(0))));
+    }
+    return nearest instanceof Repeat.Hold hold && hold.rate() <= closes
+        ? words.say(
+            "proof.missing.pressure", Figures.USUAL.pressure(line.shown().gauge().orElse(0)))
+        : words.say("proof.missing.rate", Figures.plain(closes));
   }
 
   /** What shows it: where, how, under which circumstance, when. */

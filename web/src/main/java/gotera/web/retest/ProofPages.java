@@ -3,7 +3,6 @@ package gotera.web.retest;
 import gotera.pressure.verdict.Acceptance.Purpose;
 import gotera.retest.Circumstance;
 import gotera.retest.CombinedProof;
-import gotera.retest.Repeat;
 import gotera.retest.Shown;
 import gotera.standing.Standing;
 import gotera.web.figures.Figures;
@@ -86,8 +85,8 @@ public class ProofPages {
     boolean open = line.by().isEmpty();
     return new ProofLine(
         when(line.shown(), figures),
-        line.by().map(this::by).orElse(""),
-        open ? todo(line, figures) : "",
+        line.by().map(notProven::by).orElse(""),
+        open ? todo(line, figures) + soFar(line) : "",
         "/jobs/" + jobId + "/" + DONE_AT.get(when));
   }
 
@@ -101,20 +100,9 @@ public class ProofPages {
         : when;
   }
 
-  private String by(Repeat repeat) {
-    if (repeat instanceof Repeat.DryRun run) {
-      return words.say(
-          "proof.by.dry-run", Figures.plain(run.minutes()), Figures.bound(run.bound().orElse(0)));
-    }
-    if (repeat instanceof Repeat.Marks marks) {
-      return words.say(
-          "proof.by.marks",
-          Figures.plain(Math.floor(marks.days())),
-          Figures.bound(marks.bound().orElse(0)));
-    }
-    return repeat instanceof Repeat.Hold hold
-        ? words.say("proof.by.hold", Figures.bound(hold.rate()))
-        : words.say("proof.by.drive");
+  /** What repeats it and is not enough. */
+  private String soFar(CombinedProof.Shows line) {
+    return line.nearest().map(n -> " " + words.say("proof.so-far", notProven.by(n))).orElse("");
   }
 
   private String todo(CombinedProof.Shows line, Figures figures) {

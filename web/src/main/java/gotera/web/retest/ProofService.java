@@ -12,6 +12,7 @@ import gotera.said.RoadSaid.RoadTest;
 import gotera.standing.Happened;
 import gotera.standing.LeaksAgain;
 import gotera.standing.LeaksAgain.By;
+import gotera.standing.LeaksTwice;
 import gotera.standing.Standing;
 import gotera.standing.Visit;
 import gotera.suspects.Observation;
@@ -78,6 +79,17 @@ public class ProofService {
         .flatMap(since -> levels.since(jobId, since))
         .ifPresent(w -> marks(w, repeated, failed));
     return Standing.of(new Visit(observed, shown, repeated, failed), Purpose.SIGN_OFF.usual());
+  }
+
+  /** Whether a test of the job found it tight. */
+  boolean isTestedTight(UUID jobId) {
+    return tests.all(jobId).stream()
+        .anyMatch(t -> t.finishedAt().isPresent() && t.result().verdict() == VerdictKind.TIGHT);
+  }
+
+  /** Places that were repaired on this vehicle before, and leak again. */
+  List<LeaksTwice> twice(UUID jobId) {
+    return LeaksTwice.of(cases.visit(jobId), repairs.mended(jobId));
   }
 
   private List<Shown> runs(UUID jobId, List<Happened<Repeat>> repeated, List<LeaksAgain> failed) {

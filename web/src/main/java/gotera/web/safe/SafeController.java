@@ -173,6 +173,16 @@ class SafeController {
   }
 
   private String verdict(SafeService.Known known, Figures figures) {
+    boolean hot = known.celsius().orElse(0) > CoolDown.SAFE_TO_OPEN;
+    String said = said(known, figures);
+    return hot && known.opening().verdict() == Opening.Verdict.PRESSURE
+        ? said
+            + " "
+            + words.say("safe.hot-too", figures.temperature(known.celsius().getAsDouble(), 0))
+        : said;
+  }
+
+  private String said(SafeService.Known known, Figures figures) {
     return words.say(
         "safe." + known.opening().verdict().word(),
         known.celsius().isPresent()

@@ -89,17 +89,21 @@ class SafeService {
         said.stream().anyMatch(f -> f.said() instanceof OpeningSaid.Qualified));
   }
 
-  /** What a test did to the pressure; once it is over its gauge is not read any more. */
+  /**
+   * What a test did to the pressure; once it is over its gauge is not read any more, and nothing of
+   * it happened later.
+   */
   private static void pressed(PressureTestView test, Instant now, List<Happened> happened) {
+    Instant latest = test.finishedAt().orElse(now);
     int n = test.trace().size();
     if (n > 0) {
-      Instant at = earlier(at(test, test.trace().seconds(n - 1)), now);
+      Instant at = earlier(at(test, test.trace().seconds(n - 1)), latest);
       happened.add(new Happened.GaugeRead(at, test.trace().gauge(n - 1)));
-      test.finishedAt().ifPresent(f -> happened.add(new Happened.Vented(f.isAfter(at) ? f : at)));
+      test.finishedAt().ifPresent(f -> happened.add(new Happened.Vented(f)));
     }
     test.trace().events().stream()
         .filter(e -> e.kind() == TraceEvent.Kind.RELEASED)
-        .forEach(e -> happened.add(new Happened.Vented(earlier(at(test, e.seconds()), now))));
+        .forEach(e -> happened.add(new Happened.Vented(earlier(at(test, e.seconds()), latest))));
   }
 
   private static Instant at(PressureTestView test, double seconds) {

@@ -6,6 +6,7 @@ import gotera.web.figures.Entry;
 import gotera.web.figures.FieldProblems;
 import gotera.web.figures.Figures;
 import java.util.Map;
+import java.util.OptionalDouble;
 
 /**
  * What is typed; each may be empty.
@@ -51,10 +52,12 @@ record SumsForm(
 
   /** What was understood of it; what was not has its sentence. */
   Sums read(FieldProblems problems, Figures figures) {
+    OptionalDouble stamped =
+        problems.kilopascalsIfTyped("stamp", stamp, figures.unit(), Range.PRESSED);
     return new Sums(
         stamp,
-        problems.kilopascalsIfTyped("stamp", stamp, figures.unit(), Range.PRESSED),
-        new TesterForm(opening, holds, vacuum, altitude).read(problems, figures),
+        stamped,
+        new TesterForm(opening, holds, vacuum, altitude).read(problems, figures, stamped),
         problems.numberIfTyped("strength", strength, Range.STRENGTH_PERCENT),
         problems.millilitresIfTyped(
             "capacity", capacity, figures.units().volume().millilitres(), Range.CAPACITY));

@@ -1,5 +1,6 @@
 package gotera.web.watch;
 
+import gotera.device.Silence;
 import io.micrometer.core.instrument.Gauge;
 import io.micrometer.core.instrument.MeterRegistry;
 import java.sql.Timestamp;
@@ -21,9 +22,6 @@ import org.springframework.stereotype.Component;
 @Component
 class TradeFigures {
   private static final Logger LOG = LoggerFactory.getLogger(TradeFigures.class);
-
-  /** A gauge that was not heard for so long is called silent, as on the pages. */
-  private static final Duration SILENT = Duration.ofSeconds(10);
 
   private static final String OPEN_TESTS =
       "select count(*) from pressure_test t join job j on j.id = t.job_id"
@@ -71,7 +69,7 @@ class TradeFigures {
   }
 
   private Number silentTests() {
-    return asked(() -> database.queryForObject(SILENT_TESTS, Long.class, ago(SILENT)));
+    return asked(() -> database.queryForObject(SILENT_TESTS, Long.class, ago(Silence.AFTER)));
   }
 
   private Number waitsOverdue() {

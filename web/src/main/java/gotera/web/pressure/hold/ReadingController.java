@@ -207,7 +207,7 @@ class ReadingController {
       Principal principal,
       Model model) {
     PressureTestView test = tests.require(testId);
-    RunningTest running = test.running(tests.now(test));
+    RunningTest running = test.running(tests.now(test)).alone();
     FieldProblems problems = new FieldProblems(words);
     if (form.at().isEmpty()) {
       problems.add("at", "problem.empty", "", words.say("expect.at"));

@@ -2,6 +2,7 @@ package gotera.web.pressure.hold;
 
 import gotera.pressure.law.Medium;
 import gotera.pressure.trace.TraceEvent;
+import gotera.quantity.Slip;
 import gotera.quantity.Typed;
 import gotera.range.Range;
 import gotera.web.figures.Entry;
@@ -136,9 +137,19 @@ public record ReadingForm(
     boolean vacuum = test.medium() == Medium.VACUUM;
     double kilopascals = vacuum ? -Math.abs(typed.getAsDouble()) : typed.getAsDouble();
     double limit = test.limit().pressure().kilopascals();
-    if (test.limit().isFarExceededBy(kilopascals) && confirmed.isEmpty()) {
+    if (confirmed.isEmpty() && test.limit().isExceededBy(kilopascals, test.gaugeStep())) {
       problems.add(
           "gauge", "problem.above-limit", figures.pressure(kilopascals), figures.pressure(limit));
+      return OptionalDouble.empty();
+    }
+    if (confirmed.isEmpty()
+        && test.lastGauge().isPresent()
+        && Slip.ofPoint(kilopascals, test.lastGauge().getAsDouble())) {
+      problems.add(
+          "gauge",
+          "problem.ten-times",
+          figures.pressure(kilopascals),
+          figures.pressure(test.lastGauge().getAsDouble()));
       return OptionalDouble.empty();
     }
     return OptionalDouble.of(kilopascals);

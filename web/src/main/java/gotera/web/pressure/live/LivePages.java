@@ -48,8 +48,12 @@ class LivePages {
     int n = test.trace().size();
     double now = finished && n > 0 ? test.trace().seconds(n - 1) : tests.now(test);
     Optional<Writer> writer = writers.at(test.id());
+    boolean silent = writer.filter(Writer::attention).isPresent();
+    // of a gauge that says nothing any more nothing is expected
     Optional<ToGo> toGo =
-        holding ? ToGo.of(test.trace(), test.conditions(), test.result()) : Optional.empty();
+        holding && !silent
+            ? ToGo.of(test.trace(), test.conditions(), test.result())
+            : Optional.empty();
     return new LivePage(
         "/jobs/" + test.jobId() + "/" + test.phase().step().word() + "?test=" + test.id(),
         "/tests/" + test.id(),

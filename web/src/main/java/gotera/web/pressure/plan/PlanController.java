@@ -3,8 +3,10 @@ package gotera.web.pressure.plan;
 import gotera.drawing.Plan;
 import gotera.drawing.PlanDrawing;
 import gotera.pressure.TestPlan;
+import gotera.pressure.setup.KeptCompliance;
 import gotera.pressure.setup.Usual;
 import gotera.web.cap.CapService;
+import gotera.web.figures.Entry;
 import gotera.web.figures.FieldProblems;
 import gotera.web.figures.Figures;
 import gotera.web.frame.Pages;
@@ -13,11 +15,14 @@ import gotera.web.job.JobService;
 import gotera.web.job.NamedJobs;
 import gotera.web.pressure.Phase;
 import gotera.web.pressure.PressureService;
+import gotera.web.pressure.PressureTestView;
 import gotera.web.pressure.setup.SetupForm;
 import gotera.web.settings.WorkshopProperties;
 import gotera.web.words.Words;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
@@ -27,8 +32,8 @@ import org.springframework.ui.Model;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.ModelAttribute;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestParam;
-import org.springframework.web.util.UriComponentsBuilder;
 
 /** How long a hold must last, before anybody pumps. Nothing is stored. */
 @Controller
@@ -86,18 +91,54 @@ class PlanController {
       @PathVariable UUID id,
       @PathVariable String step,
       @ModelAttribute PlanForm typed,
+      @RequestParam Map<String, String> all,
       Figures figures,
       Model model) {
-    Phase phase = step.equals(Phase.RE_TEST.step().word()) ? Phase.RE_TEST : Phase.SEARCH;
-    PlanForm form =
-        typed.blank()
-            ? PlanForm.of(jobs.require(id), phase, caps.of(id), tests.all(id), figures)
-            : typed;
+    Phase phase = phase(step);
+    PlanForm form = typed.blank() ? usual(id, phase, figures) : typed;
     model.addAttribute("place", new JobPlace(id, phase.step(), figures));
-    model.addAttribute("begin", begin(id, phase, form));
+    model.addAttribute("carried", Carried.ofSetUp(all));
     model.addAttribute("address", "/jobs/" + id + "/" + phase.step().word() + "/plan");
     planned(form, figures, model);
     return "pressure/plan";
+  }
+
+  /** The set-up goes to its plan, and loses nothing of what stands in it. */
+  @PostMapping("/jobs/{id}/{step:pressure-test|re-test}/plan")
+  String fromSetUp(
+      @PathVariable UUID id,
+      @PathVariable String step,
+      @RequestParam Map<String, String> all,
+      Figures figures) {
+    Phase phase = phase(step);
+    Map<String, String> typed = new HashMap<>(all);
+    typed.put("warmth", all.getOrDefault("soak", ""));
+    return "redirect:"
+        + Carried.toPlan(id, phase, Entry.over(usual(id, phase, figures), typed), all);
+  }
+
+  /** Begins the planned test: its set-up, with all that was planned. */
+  @GetMapping("/jobs/{id}/{step:pressure-test|re-test}/plan/begin")
+  String begin(
+      @PathVariable UUID id,
+      @PathVariable String step,
+      @ModelAttribute PlanForm form,
+      @RequestParam Map<String, String> all) {
+    jobs.require(id);
+    return "redirect:" + Carried.toSetUp(id, phase(step), form, measured(id), all);
+  }
+
+  private boolean measured(UUID id) {
+    return KeptCompliance.newest(tests.all(id).stream().map(PressureTestView::past).toList())
+        .isPresent();
+  }
+
+  private PlanForm usual(UUID id, Phase phase, Figures figures) {
+    return PlanForm.of(jobs.require(id), phase, caps.of(id), tests.all(id), figures);
+  }
+
+  private static Phase phase(String step) {
+    return step.equals(Phase.RE_TEST.step().word()) ? Phase.RE_TEST : Phase.SEARCH;
   }
 
   /** The same without a job: a bench plans before a vehicle comes. */
@@ -130,7 +171,8 @@ class PlanController {
       Model model) {
     Optional<UUID> chosen = named.open(job);
     if (chosen.isPresent()) {
-      return "redirect:" + begin(chosen.get(), Phase.SEARCH, form);
+      UUID id = chosen.get();
+      return "redirect:" + Carried.toSetUp(id, Phase.SEARCH, form, measured(id), Map.of());
     }
     withoutJob(form, figures, model).add("job", "plan.begin-job");
     return Pages.unprocessable("pressure/plan-bench", model);
@@ -148,38 +190,6 @@ class PlanController {
     model.addAttribute("mostAir", Usual.MOST_PLANNED_AIR);
     plan.ifPresent(p -> model.addAttribute("answer", answer(p, figures)));
     return problems;
-  }
-
-  /** Where the planned test is begun, with what the plan says of it. */
-  private static String begin(UUID id, Phase phase, PlanForm form) {
-    boolean soaks = SetupForm.SOAKS.contains(form.warmth());
-    return UriComponentsBuilder.fromPath("/jobs/{id}/{step}")
-        .queryParam("again", "true")
-        .queryParam("gaugeStep", "{gaugeStep}")
-        .queryParam("purpose", "{purpose}")
-        .queryParam("liquid", "{liquid}")
-        .queryParam("strength", "{strength}")
-        .queryParam("soak", "{soak}")
-        .queryParam("soakHours", "{soakHours}")
-        .queryParam("thermometerStep", "{thermometerStep}")
-        .queryParam("rulePressure", "{rulePressure}")
-        .queryParam("ruleMinutes", "{ruleMinutes}")
-        .queryParam("ruleDrop", "{ruleDrop}")
-        .encode()
-        .buildAndExpand(
-            id,
-            phase.step().word(),
-            form.gaugeStep(),
-            form.purpose(),
-            form.liquid(),
-            form.strength(),
-            soaks ? form.warmth() : "",
-            soaks ? form.soakHours() : "",
-            form.warmth().equals("probe") ? form.thermometerStep() : "",
-            form.rulePressure(),
-            form.ruleMinutes(),
-            form.ruleDrop())
-        .toUriString();
   }
 
   private Answer answer(PlanReading reading, Figures figures) {

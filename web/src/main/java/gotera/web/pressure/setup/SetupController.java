@@ -9,6 +9,7 @@ import gotera.web.cap.CapService;
 import gotera.web.circuit.EngineTypeService;
 import gotera.web.equipment.EquipmentKind;
 import gotera.web.equipment.EquipmentService;
+import gotera.web.figures.Entry;
 import gotera.web.figures.FieldProblems;
 import gotera.web.figures.Figures;
 import gotera.web.frame.Pages;
@@ -87,7 +88,7 @@ class SetupController {
       @RequestParam(defaultValue = "") String from,
       @RequestParam(defaultValue = "false") boolean finishing,
       @RequestParam(defaultValue = "false") boolean undoing,
-      @ModelAttribute SetupForm.Planned planned,
+      @RequestParam Map<String, String> planned,
       Figures figures,
       Model model) {
     jobs.require(id);
@@ -99,7 +100,7 @@ class SetupController {
             .findFirst()
             .or(() -> all.stream().reduce((a, b) -> b));
     if (shown.isEmpty() || again) {
-      SetupForm form = planned.in(blank(id, phase, figures));
+      SetupForm form = Entry.over(blank(id, phase, figures), planned);
       return setupPage(id, phase, form, Optional.empty(), Map.of(), figures, model);
     }
     if (Typed.duration(from) instanceof Understood<Duration> listed) {

@@ -16,7 +16,6 @@ import gotera.web.pressure.PressureTestView;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
-import org.jspecify.annotations.Nullable;
 
 /**
  * The set-up of a pressure test as typed. What is left as it stands is a default and named as such.
@@ -105,65 +104,6 @@ public record SetupForm(
     altitude = Entry.text(altitude, 40);
     meant = Entry.text(meant, 30);
     loop = loop != null && LOOPS.contains(loop) ? loop : "";
-  }
-
-  /**
-   * What a plan carries into the set-up of its test.
-   *
-   * @param gaugeStep smallest step
-   * @param thermometerStep smallest step of a thermometer
-   * @param soak how long it stood
-   * @param soakHours hours stood
-   * @param purpose what the test is for
-   * @param liquid liquid in the system
-   * @param strength strength in percent
-   * @param rulePressure the maker's rule
-   * @param ruleMinutes its time
-   * @param ruleDrop its drop
-   * @param medium what is pressed through a leak
-   */
-  record Planned(
-      String gaugeStep,
-      String thermometerStep,
-      String soak,
-      String soakHours,
-      String purpose,
-      String liquid,
-      String strength,
-      String rulePressure,
-      String ruleMinutes,
-      String ruleDrop,
-      String medium) {
-    /** The form with what the plan says. */
-    SetupForm in(SetupForm f) {
-      return new SetupForm(
-          f.stamp,
-          f.tester,
-          or(gaugeStep, f.gaugeStep),
-          f.readingMode,
-          f.thermometer,
-          or(thermometerStep, f.thermometerStep),
-          Entry.choice(or(medium, f.medium), MEDIA),
-          f.compliance,
-          or(liquid, f.liquid),
-          or(strength, f.strength),
-          f.airGap,
-          f.gapArea,
-          f.testerVolume,
-          or(soak, f.soak),
-          or(soakHours, f.soakHours),
-          or(purpose, f.purpose),
-          or(rulePressure, f.rulePressure),
-          or(ruleMinutes, f.ruleMinutes),
-          or(ruleDrop, f.ruleDrop),
-          f.altitude,
-          f.meant,
-          f.loop);
-    }
-
-    private static String or(@Nullable String planned, String otherwise) {
-      return planned == null || planned.isEmpty() ? otherwise : planned;
-    }
   }
 
   /** A new form: what the job knows, what the test before used, else usual values. */

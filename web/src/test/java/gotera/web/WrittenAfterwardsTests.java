@@ -1,0 +1,67 @@
+package gotera.web;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.Duration;
+import java.time.Instant;
+import java.util.Map;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.springframework.jdbc.core.JdbcTemplate;
+
+/** A hold that is written down afterwards: it happened before, and stands in nobody's way. */
+@ExtendWith(Application.class)
+class WrittenAfterwardsTests {
+  private Http here;
+  private Http.Begun begun;
+  private JdbcTemplate database;
+
+  @BeforeEach
+  void begin(Application.Running application) {
+    here = Http.signedIn(application.address(), "bench", Application.PASSWORD);
+    begun = here.begin();
+    database = application.bean(JdbcTemplate.class);
+  }
+
+  private void typed(String at, String gauge) {
+    Map<String, String> reading = Map.of("at", at, "gauge", gauge + " kPa", "later", "true");
+    assertThat(here.post("/tests/" + begun.test() + "/readings", reading).status()).isEqualTo(302);
+  }
+
+  private Instant started() {
+    return database
+        .queryForObject(
+            "select started_at from pressure_test where id = ?",
+            java.time.LocalDateTime.class,
+            begun.test())
+        .toInstant(java.time.ZoneOffset.UTC);
+  }
+
+  @Test
+  void itBeganSoMuchEarlier() {
+    typed("0:00", "110");
+    typed("20:00", "104");
+    assertThat(started()).isBefore(Instant.now().minus(Duration.ofMinutes(19)));
+    typed("10:00", "107");
+    assertThat(started()).isAfter(Instant.now().minus(Duration.ofMinutes(25)));
+  }
+
+  @Test
+  void letOffIsHeardAtOnceAndHotIsSaidBesidePressure() {
+    typed("0:00", "110");
+    typed("20:00", "104");
+    here.post(begun.job() + "/make-safe/temperature", Map.of("coolant", "48 °C"));
+    assertThat(here.get(begun.job() + "/make-safe").text())
+        .contains("The gauge shows pressure")
+        .contains("still about 48 °C");
+    here.post(begun.job() + "/make-safe", Map.of("saw", "vented"));
+    assertThat(here.get(begun.job() + "/make-safe").text())
+        .doesNotContain("The gauge shows pressure")
+        .contains("Still 48 °C");
+    here.post("/tests/" + begun.test() + "/finish", Map.of("sure", "true"));
+    here.post(begun.job() + "/make-safe/temperature", Map.of("coolant", "24 °C", "sure", "true"));
+    here.post(begun.job() + "/make-safe", Map.of("saw", "soft"));
+    assertThat(here.get(begun.job() + "/make-safe").text()).contains("may be opened until");
+  }
+}
