@@ -141,8 +141,8 @@ public record Case(Circuit circuit, List<Observation> observed, AsNow now, ShopO
 
   /**
    * The places where coolant was seen, and no later look in the same state was without it: where it
-   * drips under pressure a dry look overnight takes nothing back. One look for each place, a
-   * counted one before others.
+   * drips under pressure a dry look when it was parked takes nothing back. One look for each place,
+   * a counted one before others.
    */
   public List<Looked> wet() {
     Map<String, Map<LookState, Looked>> places = new LinkedHashMap<>();

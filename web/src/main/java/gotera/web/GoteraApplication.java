@@ -7,11 +7,13 @@ import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.boot.context.properties.ConfigurationPropertiesScan;
 import org.springframework.context.annotation.Bean;
 import org.springframework.resilience.annotation.EnableResilientMethods;
+import org.springframework.scheduling.annotation.EnableScheduling;
 
 /** The application's entry point. */
 @SpringBootApplication
 @ConfigurationPropertiesScan
 @EnableResilientMethods
+@EnableScheduling
 public class GoteraApplication {
 
   /** Starts the application; a wrong configuration is said without a trace and ends with 78. */

@@ -219,6 +219,12 @@ final class Bench implements AutoCloseable {
                 page.locator(".rail a")
                     .filter(new Locator.FilterOptions().setHasText(name))
                     .first()));
+    Consistent.check(this);
+  }
+
+  /** A page as it is sent, without going there. */
+  String read(String path) {
+    return page.request().get(address + path).text();
   }
 
   /**

@@ -160,4 +160,28 @@ class DecideTests {
     assertThat(technician.get(job + "/tag?says=water-only").text()).contains("safe against frost");
     assertThat(technician.get(job + "/tag?says=fine").status()).isEqualTo(404);
   }
+
+  /** Before a place is found nothing is offered but by the lead, and then as a try. */
+  @Test
+  void withoutAFindARepairIsTheLeadsTry(Application.Running application) {
+    Http technician = Http.signedIn(application.address(), "bench", Application.PASSWORD);
+    String job = technician.begin().job();
+    assertThat(technician.get(job + "/decide").text())
+        .contains("No place is found yet")
+        .doesNotContain("way-best");
+    technician.post(job + "/decide/ways/0", Map.of());
+    assertThat(technician.get(job + "/decide").text())
+        .contains("Only the lead offers a repair as a try")
+        .contains("Nothing on it yet");
+    Http lead = Http.signedIn(application.address(), "lead", Application.PASSWORD);
+    lead.get(job + "/decide");
+    lead.post(job + "/decide/ways/0", Map.of());
+    assertThat(lead.get(job + "/decide").text()).contains("As a try, no place is found:");
+    technician.post(
+        job + "/find",
+        Map.of("joint", "upper-hose.radiator-end", "saw", "wet", "state", "cold-pressure"));
+    assertThat(technician.get(job + "/decide").text())
+        .contains("way-best")
+        .doesNotContain("No place is found yet");
+  }
 }

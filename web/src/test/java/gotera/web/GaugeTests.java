@@ -496,4 +496,30 @@ class GaugeTests {
     assertThat(bench.post(test + "/gauges/stand-in", Map.of("kind", "other")).status())
         .isEqualTo(404);
   }
+
+  /** A gauge that died: pages that are open are told, and nothing is expected of its hold. */
+  @Test
+  void whatComesFromADeadGaugeIsNotWaitedFor(Application.Running application) {
+    Paired gauge = paired(application);
+    assertThat(sendNow(gauge, 1, 30).status()).isEqualTo(200);
+    String test = "/tests/" + gauge.begun().test();
+    gauge.bench().post(test + "/events", Map.of("kind", "valve-shut"));
+    var database = application.bean(org.springframework.jdbc.core.JdbcTemplate.class);
+    String job = gauge.begun().job().replace("/jobs/", "");
+    String count = "select seq from job_change where job_id = ?";
+    database.update(
+        "update gauge set heard_at = heard_at - interval 20 second where id ="
+            + " (select gauge_id from gauge_at_test where pressure_test_id = ?)",
+        gauge.begun().test());
+    long before = database.queryForObject(count, Long.class, job);
+    long end = System.nanoTime() + java.time.Duration.ofMinutes(1).toNanos();
+    while (database.queryForObject(count, Long.class, job) <= before) {
+      assertThat(System.nanoTime()).as("the job's pages are told").isLessThan(end);
+      java.util.concurrent.locks.LockSupport.parkNanos(50_000_000);
+    }
+    assertThat(gauge.bench().get(test + "/live").text())
+        .contains("Nothing has come for more than ten seconds")
+        .doesNotContain("afar-go");
+    assertThat(gauge.bench().get("/floor").text()).contains("nothing comes from it any more");
+  }
 }

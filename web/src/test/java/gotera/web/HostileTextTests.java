@@ -122,7 +122,7 @@ class HostileTextTests {
         () ->
             bench
                 .page
-                .locator("#bench form[method=post] button:not([type=button])")
+                .locator("#bench form[method=post] button:not([type=button]):not([formaction])")
                 .last()
                 .click());
   }

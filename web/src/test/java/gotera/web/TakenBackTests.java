@@ -85,7 +85,8 @@ class TakenBackTests {
       assertThat(lead.post(back + "/find", wet).status()).isEqualTo(302);
       assertThat(lead.get(back + "/find").text()).contains("leaks again; it was repaired on");
     } finally {
-      lead.post(back + "/close", Map.of("ending", "diagnosis-only", "sure", "true"));
+      lead.post(back + "/close", Map.of("ending", "diagnosis-only"));
+      assertThat(lead.get("/?q=Corrie").text()).as("put away again").doesNotContain(back);
     }
   }
 

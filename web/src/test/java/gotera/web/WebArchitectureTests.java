@@ -96,4 +96,40 @@ class WebArchitectureTests {
             .toList();
     assertThat(past).isEmpty();
   }
+
+  /**
+   * What is proven, and what takes it back, one class concludes; docs/standing.md names who asks.
+   */
+  @Test
+  void theStandingIsConcludedOnce() throws IOException {
+    assertThat(
+            callers(
+                "gotera.standing.Standing.of",
+                "gotera.standing.LeaksTwice.of",
+                "gotera.retest.CombinedProof.of",
+                "gotera.retest.Showings.of"))
+        .containsExactly("ProofService");
+    String page = Files.readString(Path.of("../docs/standing.md"));
+    assertThat(
+            callers(
+                "gotera.web.retest.ProofService.of",
+                "gotera.web.retest.ProofService.twice",
+                "gotera.web.job.TakenBack.by",
+                "gotera.web.job.TakenBack.twice",
+                "gotera.web.job.InTheWay.of",
+                "gotera.web.retest.ProofPages.page"))
+        .hasSizeGreaterThan(5)
+        .allSatisfy(asks -> assertThat(page).contains("`" + asks + "`"));
+  }
+
+  /** Simple names of the classes that call one of some methods. */
+  private static java.util.Set<String> callers(String... methods) {
+    List<String> wanted = List.of(methods);
+    return WEB.stream()
+        .flatMap(c -> c.getMethodCallsFromSelf().stream())
+        .filter(c -> wanted.contains(c.getTargetOwner().getName() + "." + c.getTarget().getName()))
+        .map(c -> c.getOriginOwner().getSimpleName())
+        .filter(name -> !name.isEmpty())
+        .collect(java.util.stream.Collectors.toCollection(java.util.TreeSet::new));
+  }
 }

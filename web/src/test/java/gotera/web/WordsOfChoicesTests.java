@@ -7,6 +7,7 @@ import gotera.look.Sight;
 import gotera.pressure.verdict.VerdictKind;
 import gotera.suspects.WhereLost;
 import gotera.timing.Wait;
+import gotera.web.job.Ending;
 import gotera.word.Worded;
 import gotera.work.Step;
 import java.io.IOException;
@@ -32,6 +33,10 @@ class WordsOfChoicesTests {
         Arguments.of("V23__words_of_choices.sql", "job_where_lost", Worded.words(WhereLost.class)),
         Arguments.of("V23__words_of_choices.sql", "verdict_kind", Worded.words(VerdictKind.class)),
         Arguments.of("V28__notes_and_charging.sql", "job_wait_kind", Worded.words(Wait.Kind.class)),
+        Arguments.of(
+            "V52__happened.sql",
+            "job_ending",
+            Stream.concat(Stream.of(""), Worded.words(Ending.class).stream()).toList()),
         Arguments.of(
             "V23__words_of_choices.sql",
             "skipped_step_step",

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.Duration;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -63,5 +64,49 @@ class WrittenAfterwardsTests {
     here.post(begun.job() + "/make-safe/temperature", Map.of("coolant", "24 °C", "sure", "true"));
     here.post(begun.job() + "/make-safe", Map.of("saw", "soft"));
     assertThat(here.get(begun.job() + "/make-safe").text()).contains("may be opened until");
+  }
+
+  private Http.Answer wet(String day, String time) {
+    return here.post(
+        begun.job() + "/find",
+        Map.of(
+            "joint", "upper-hose.radiator-end",
+            "saw", "wet",
+            "state", "cold-pressure",
+            "happenedOn", day,
+            "happenedTime", time));
+  }
+
+  /** Repair and looks in the wrong order of writing: what counts is when they happened. */
+  @Test
+  void whatHappenedBeforeTheRepairLeaksNotAfterIt() {
+    String day = LocalDate.now().minusDays(1).toString();
+    Map<String, String> repair =
+        Map.of(
+            "joint", "upper-hose.radiator-end",
+            "note", "New clamp",
+            "happenedOn", day,
+            "happenedTime", "12:00");
+    assertThat(here.post(begun.job() + "/repair", repair).status()).isEqualTo(302);
+    assertThat(wet(day, "10:00").status()).isEqualTo(302);
+    assertThat(here.get(begun.job() + "/find").text())
+        .doesNotContain("Leaks after the repair")
+        .contains("Prove the repair");
+    assertThat(wet(day, "14:00").status()).isEqualTo(302);
+    assertThat(here.get(begun.job() + "/find").text())
+        .contains("Leaks after the repair")
+        .contains("leaks again; it was repaired on");
+    assertThat(here.get(begun.job() + "/history").text()).contains("when it happened");
+  }
+
+  @Test
+  void whatHasNotComeYetIsRefusedAndKept() {
+    String tomorrow = LocalDate.now().plusDays(2).toString();
+    Http.Answer refused = wet(tomorrow, "");
+    assertThat(refused.status()).isEqualTo(422);
+    assertThat(refused.text()).contains("has not come yet").contains(tomorrow);
+    Http.Answer typo = wet("2026-13-40", "");
+    assertThat(typo.status()).isEqualTo(422);
+    assertThat(typo.text()).contains("not a valid date");
   }
 }

@@ -13,6 +13,8 @@ import gotera.web.photo.Photograph;
 import gotera.web.storage.Identifiers;
 import gotera.web.storage.Write;
 import java.time.Clock;
+import java.time.Instant;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -114,6 +116,7 @@ public class CircuitService {
         () ->
             sites.findByJobIdAndWithdrawnAtIsNullOrderByWrittenAtAscIdAsc(jobId).stream()
                 .map(CircuitService::site)
+                .sorted(Comparator.comparing(LeakSite::at))
                 .toList());
   }
 
@@ -149,18 +152,39 @@ public class CircuitService {
   /** Writes down what was seen at a joint, without note and photograph. */
   @Write
   public void log(UUID jobId, Looked look, String by) {
-    log(jobId, look, "", Optional.empty(), by);
+    keep(jobId, new Seen(look, Optional.empty(), "", Optional.empty()), by);
   }
+
+  /**
+   * What was seen at a joint.
+   *
+   * @param look the look
+   * @param happened when it was, where it is written down later
+   * @param note anything else
+   * @param photograph its photograph
+   */
+  public record Seen(
+      Looked look, Optional<Instant> happened, String note, Optional<Photograph> photograph) {}
 
   /** Writes down what was seen at a joint. */
   @Write
-  public void log(
-      UUID jobId, Looked look, String note, Optional<Photograph> photograph, String by) {
+  public void log(UUID jobId, Seen seen, String by) {
+    keep(jobId, seen, by);
+  }
+
+  private void keep(UUID jobId, Seen seen, String by) {
     LeakSiteRecord record =
-        new LeakSiteRecord(identifiers.next(), jobId, look, note, clock.instant(), by);
-    record.photoId = photograph.map(p -> photos.keep(jobId, p, by)).orElse(null);
+        new LeakSiteRecord(
+            identifiers.next(), jobId, seen.look(), seen.note(), clock.instant(), by);
+    record.happenedAt = seen.happened().orElse(null);
+    record.photoId = seen.photograph().map(p -> photos.keep(jobId, p, by)).orElse(null);
     sites.save(record);
     changes.count(jobId);
+  }
+
+  /** The moment before which everything has happened that is written down. */
+  Instant now() {
+    return clock.instant();
   }
 
   private static LeakSite site(LeakSiteRecord s) {
@@ -174,6 +198,7 @@ public class CircuitService {
         s.driedBefore,
         s.note,
         Optional.ofNullable(s.photoId),
+        s.at(),
         s.writtenAt,
         s.writtenBy);
   }

@@ -18,6 +18,7 @@ import gotera.web.words.Words;
 import gotera.word.Worded;
 import java.io.IOException;
 import java.security.Principal;
+import java.time.Instant;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -85,16 +86,12 @@ class FindController {
     return pressure
         .left(id)
         .filter(p -> p.until().isEmpty() || last.filter(l -> after(l, p)).isEmpty())
-        .map(
-            p ->
-                new FindForm(
-                    joint, "", PRESSED, "", figures.pressureField(p.kilopascals()), "", ""))
-        .orElseGet(
-            () -> new FindForm(joint, "", last.map(l -> state(l)).orElse(""), "", "", "", ""));
+        .map(p -> FindForm.fresh(joint, PRESSED, figures.pressureField(p.kilopascals())))
+        .orElseGet(() -> FindForm.fresh(joint, last.map(l -> state(l)).orElse(""), ""));
   }
 
   private static boolean after(LeakSite look, UnderPressure.Pressed pressed) {
-    return pressed.until().filter(look.writtenAt()::isAfter).isPresent();
+    return pressed.until().filter(look.at()::isAfter).isPresent();
   }
 
   /** The state of the last look; its pressure is let off by now. */
@@ -121,6 +118,7 @@ class FindController {
     OptionalDouble drops = form.dropsPerMinute(problems);
     OptionalDouble pressure = form.kilopascals(problems, figures);
     Optional<Photograph> photograph = photos.read(problems, photo);
+    Optional<Instant> happened = form.happened(problems, circuits.now());
     if (!problems.none()) {
       return Pages.unprocessable(
           pages.page(id, form, dark, problems.sentences(), figures, model), model);
@@ -128,9 +126,8 @@ class FindController {
     Looked look = new Looked(form.joint(), form.stateThen(), saw.get(), pressure, drops);
     circuits.log(
         id,
-        form.dried().isEmpty() ? look : look.dried(),
-        form.note(),
-        photograph,
+        new CircuitService.Seen(
+            form.dried().isEmpty() ? look : look.dried(), happened, form.note(), photograph),
         principal.getName());
     return "redirect:/jobs/" + id + "/find?joint=" + form.joint() + (dark ? "&dark=true" : "");
   }

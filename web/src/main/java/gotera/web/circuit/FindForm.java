@@ -3,11 +3,14 @@ package gotera.web.circuit;
 import gotera.look.LookState;
 import gotera.look.Sight;
 import gotera.range.Range;
+import gotera.web.figures.Earlier;
 import gotera.web.figures.Entry;
 import gotera.web.figures.FieldProblems;
 import gotera.web.figures.Figures;
 import gotera.word.Worded;
+import java.time.Instant;
 import java.util.List;
+import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.stream.Stream;
 
@@ -21,6 +24,8 @@ import java.util.stream.Stream;
  * @param pressure pressure at that moment
  * @param dried whether the place had been dried before
  * @param note anything else
+ * @param happenedOn the day it was seen, where it is written down later
+ * @param happenedTime the time of it
  */
 record FindForm(
     String joint,
@@ -29,7 +34,9 @@ record FindForm(
     String drops,
     String pressure,
     String dried,
-    String note) {
+    String note,
+    String happenedOn,
+    String happenedTime) {
   static final List<String> STATES =
       Stream.of(
               LookState.COLD,
@@ -49,6 +56,18 @@ record FindForm(
     pressure = Entry.text(pressure, 40);
     dried = Entry.text(dried, 10);
     note = Entry.text(note, 2000);
+    happenedOn = Entry.text(happenedOn, 10);
+    happenedTime = Entry.text(happenedTime, 5);
+  }
+
+  /** Of a joint nothing is said yet. */
+  static FindForm fresh(String joint, String state, String pressure) {
+    return new FindForm(joint, "", state, "", pressure, "", "", "", "");
+  }
+
+  /** When it was seen; empty for now. */
+  Optional<Instant> happened(FieldProblems problems, Instant now) {
+    return new Earlier(happenedOn, happenedTime).read(problems, now);
   }
 
   /** The state, which a pressure typed decides. */

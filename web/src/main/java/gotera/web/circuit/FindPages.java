@@ -211,7 +211,7 @@ class FindPages {
         listing.site(joint.code()).map(s -> last(listing, s)),
         circuits.looks(listing.jobId()).stream()
             .filter(s -> s.joint().equals(joint.code()))
-            .sorted(java.util.Comparator.comparing(LeakSite::writtenAt).reversed())
+            .sorted(java.util.Comparator.comparing(LeakSite::at).reversed())
             .limit(MOST_LOOKS)
             .map(s -> new LookShown(s.id().toString(), last(listing, s)))
             .toList(),
@@ -238,11 +238,7 @@ class FindPages {
 
   private String last(Listing listing, LeakSite site) {
     String said =
-        words.say(
-            "find.last",
-            summary(listing, site),
-            Figures.timeOfDay(site.writtenAt()),
-            site.writtenBy());
+        words.say("find.last", summary(listing, site), Figures.moment(site.at()), site.writtenBy());
     return site.note().isEmpty() ? said : said + " \u201c" + site.note() + "\u201d";
   }
 
@@ -268,10 +264,10 @@ class FindPages {
       return Optional.empty();
     }
     return circuits.looks(jobId).stream()
-        .filter(s -> s.joint().equals(wet.joint()) && s.writtenAt().isBefore(wet.writtenAt()))
+        .filter(s -> s.joint().equals(wet.joint()) && s.at().isBefore(wet.at()))
         .reduce((a, b) -> b)
         .filter(s -> s.saw() == Sight.CLEANED)
-        .map(s -> Duration.between(s.writtenAt(), wet.writtenAt()).toSeconds())
+        .map(s -> Duration.between(s.at(), wet.at()).toSeconds())
         .map(Figures::minutesAndSeconds);
   }
 }

@@ -20,7 +20,8 @@ import java.util.UUID;
  * @param driedBefore whether the place had been dried, so that what was seen is fresh
  * @param note anything else
  * @param photo its photograph
- * @param writtenAt when
+ * @param at when it was seen
+ * @param writtenAt when that was written down
  * @param writtenBy by whom
  */
 public record LeakSite(
@@ -33,6 +34,7 @@ public record LeakSite(
     boolean driedBefore,
     String note,
     Optional<UUID> photo,
+    Instant at,
     Instant writtenAt,
     String writtenBy) {
 

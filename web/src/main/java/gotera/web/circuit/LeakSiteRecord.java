@@ -27,6 +27,7 @@ class LeakSiteRecord {
   boolean driedBefore;
   String note;
   @Nullable UUID photoId;
+  @Nullable Instant happenedAt;
   Instant writtenAt;
   String writtenBy;
   @Nullable Instant withdrawnAt;
@@ -47,6 +48,11 @@ class LeakSiteRecord {
     this.note = note;
     this.writtenAt = writtenAt;
     this.writtenBy = by;
+  }
+
+  /** When it was seen. */
+  Instant at() {
+    return happenedAt == null ? writtenAt : happenedAt;
   }
 
   private static @Nullable Double orNull(OptionalDouble value) {

@@ -68,8 +68,17 @@ class DecideController {
   }
 
   @PostMapping("/jobs/{id}/decide/ways/{number}")
-  String way(@PathVariable UUID id, @PathVariable int number, Principal principal) {
+  String way(
+      @PathVariable UUID id,
+      @PathVariable int number,
+      HttpServletRequest request,
+      RedirectAttributes once,
+      Principal principal) {
     jobs.require(id);
+    if (!pages.isFound(id) && !request.isUserInRole("LEAD")) {
+      once.addFlashAttribute("tryProblem", words.say("decide.try-lead"));
+      return back(id);
+    }
     add(id, LineKind.WAY, pages.way(id, number), principal);
     return back(id);
   }

@@ -28,6 +28,11 @@ record DecidePage(
     List<LineShown> lines,
     String tax) {
 
+  /** Whether the likeliest place is found: only then a repair is offered, else it is a try. */
+  public boolean found() {
+    return claim.filter(Claim::found).isPresent();
+  }
+
   /**
    * A way.
    *

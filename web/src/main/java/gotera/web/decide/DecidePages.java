@@ -89,6 +89,11 @@ class DecidePages {
     return Decision.of(suspects.assess(jobId), prices.shop());
   }
 
+  /** Whether the likeliest place is found: else a repair is a try. */
+  boolean isFound(UUID jobId) {
+    return suspects.claim(jobId).filter(SuspectsService.Claim::found).isPresent();
+  }
+
   /** A way as a line of the sheet. */
   record Offered(String what, String detail, Price price) {}
 
@@ -106,7 +111,8 @@ class DecidePages {
             OptionalDouble.of(order.paid()),
             OptionalDouble.of(order.bundles().stream().mapToDouble(Bundle::paid).sum()),
             prices.rates().currency());
-    return java.util.Optional.of(new Offered(shown.name(), shown.ends(), price));
+    String what = isFound(jobId) ? shown.name() : words.say("decide.as-try", shown.name());
+    return java.util.Optional.of(new Offered(what, shown.ends(), price));
   }
 
   /** The neighbour of a name, as it goes onto the sheet. */

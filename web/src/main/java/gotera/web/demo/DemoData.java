@@ -186,16 +186,12 @@ class DemoData {
         job, Phase.SEARCH, bench.hold(117.2, Purpose.SEARCH, 160, draws), trace.build(), BY);
     circuits.log(
         job,
-        wet("thermostat-housing.gasket", 4, 112),
-        "First bead after six minutes on a dried face",
-        Optional.empty(),
+        seen(
+            wet("thermostat-housing.gasket", 4, 112),
+            "First bead after six minutes on a dried face"),
         BY);
     circuits.log(
-        job,
-        wet("lower-hose.radiator-end", 2, 111),
-        "Clamp rusted, bead under it",
-        Optional.empty(),
-        BY);
+        job, seen(wet("lower-hose.radiator-end", 2, 111), "Clamp rusted, bead under it"), BY);
     for (String dry :
         List.of(
             "cap.neck", "upper-hose.radiator-end", "upper-hose.housing-end", "pump.shaft-seal")) {
@@ -207,16 +203,20 @@ class DemoData {
     }
     circuits.log(
         job,
-        new Looked(
-            "radiator.lower-seam",
-            LookState.COLD,
-            Sight.STAINED,
-            OptionalDouble.empty(),
-            OptionalDouble.empty()),
-        "Old white crust, dry today",
-        Optional.empty(),
+        seen(
+            new Looked(
+                "radiator.lower-seam",
+                LookState.COLD,
+                Sight.STAINED,
+                OptionalDouble.empty(),
+                OptionalDouble.empty()),
+            "Old white crust, dry today"),
         BY);
     drips.write(job, DripSpot.ENGINE_MOUNT, LookState.PRESSED, BY);
+  }
+
+  private static CircuitService.Seen seen(Looked look, String note) {
+    return new CircuitService.Seen(look, Optional.empty(), note, Optional.empty());
   }
 
   private void provenTight() {
@@ -242,15 +242,16 @@ class DemoData {
         BY);
     circuits.log(
         job,
-        wet("upper-hose.housing-end", 26, 108),
-        "Split under the clamp, runs down the housing",
-        Optional.empty(),
+        seen(
+            wet("upper-hose.housing-end", 26, 108), "Split under the clamp, runs down the housing"),
         BY);
     repairs.write(
         job,
-        "upper-hose.housing-end",
-        "New upper hose cut to the old length, both clamps renewed, neck cleaned.",
-        true,
+        new RepairService.Done(
+            "upper-hose.housing-end",
+            "New upper hose cut to the old length, both clamps renewed, neck cleaned.",
+            true,
+            Optional.empty()),
         BY);
     DemoRefill.put(refills, job, STRENGTH, BY);
     Hold again = new Hold(109.5, 25, 25 * 60, 10, 17.1, 0.003);

@@ -86,7 +86,7 @@ public class DyeService {
             .map(f -> new Happened<>(f.at(), f.said().step(f.at())));
     Stream<Happened<DyeStep>> repaired =
         repairs.notes(jobId).stream()
-            .map(n -> new Happened<>(n.writtenAt(), new DyeStep.Repaired(n.joint())));
+            .map(n -> new Happened<>(n.at(), new DyeStep.Repaired(n.joint())));
     return Dye.of(
         circuit,
         Stream.concat(said, repaired)

@@ -138,7 +138,7 @@ public class Cases {
   private Gathered gather(UUID jobId) {
     Circuit circuit = circuits.circuit(jobId);
     List<Happened<Observation>> timed = new ArrayList<>();
-    circuits.looks(jobId).forEach(s -> timed.add(new Happened<>(s.writtenAt(), s.looked())));
+    circuits.looks(jobId).forEach(s -> timed.add(new Happened<>(s.at(), s.looked())));
     conditions.all(jobId).forEach(c -> timed.add(new Happened<>(c.at(), c.what())));
     inside.all(jobId).forEach(f -> timed.add(new Happened<>(f.at(), f.what())));
     gas.results(jobId).forEach(r -> timed.add(new Happened<>(r.at(), r.what())));
@@ -151,7 +151,7 @@ public class Cases {
       }
     }
     for (RepairNote note : repairs.notes(jobId)) {
-      timed.add(new Happened<>(note.writtenAt(), new Observation.Repaired(note.joint())));
+      timed.add(new Happened<>(note.at(), new Observation.Repaired(note.joint())));
     }
     for (Scanned scan : scans(circuit, dye.known(jobId, circuit))) {
       dye.scanned(jobId, scan.place()).ifPresent(at -> timed.add(new Happened<>(at, scan)));

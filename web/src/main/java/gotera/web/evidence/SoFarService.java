@@ -5,9 +5,12 @@ import gotera.balance.SiteFlow;
 import gotera.drawing.BalanceBar;
 import gotera.drawing.VerdictShape;
 import gotera.pressure.verdict.VerdictKind;
+import gotera.said.CaughtFrom;
 import gotera.suspects.Assessment;
 import gotera.suspects.Case;
+import gotera.suspects.Checked.InCylinder;
 import gotera.suspects.Observation.Looked;
+import gotera.suspects.Observation.Scanned;
 import gotera.web.circuit.CircuitWords;
 import gotera.web.circuit.Suspicion;
 import gotera.web.evidence.SoFar.Site;
@@ -26,6 +29,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.TreeMap;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 
@@ -96,14 +100,15 @@ class SoFarService implements JobPageContributor, JobHeadline, Suspicion, LooksO
     Optional<PressureTestView> newest = cases.newest(jobId);
     List<Looked> wet = known.wet();
     if (newest.isEmpty()) {
+      Optional<String> leaks = again(jobId);
       return new SoFar(
-          words.say("so-far.nothing"),
-          "none",
-          "",
+          leaks.map(a -> words.say("so-far.again", a)).orElseGet(() -> words.say("so-far.nothing")),
+          leaks.isPresent() ? VerdictKind.LEAK.word() : "none",
+          leaks.isPresent() ? VerdictShape.of(VerdictKind.LEAK, 0) : "",
           "",
           "",
           Optional.empty(),
-          sites(jobId, wet, List.of()),
+          with(sites(jobId, wet, List.of()), others(jobId, known, List.of())),
           before(known),
           suspects.suspects(jobId),
           flags(jobId),
@@ -131,7 +136,11 @@ class SoFarService implements JobPageContributor, JobHeadline, Suspicion, LooksO
             .orElse(""),
         balance.map(b -> sentence(b, wet)),
         found(
-            sites(jobId, wet, balance.map(LeakBalance::explained).orElse(List.of())), caught, test),
+            with(
+                sites(jobId, wet, balance.map(LeakBalance::explained).orElse(List.of())),
+                others(jobId, known, caught)),
+            caught,
+            test),
         before(known),
         suspects.suspects(jobId),
         flags(jobId),
@@ -172,6 +181,44 @@ class SoFarService implements JobPageContributor, JobHeadline, Suspicion, LooksO
       all.add(new Site(c.place(), said, address));
     }
     return all;
+  }
+
+  private static List<Site> with(List<Site> sites, List<Site> others) {
+    List<Site> all = new ArrayList<>(sites);
+    all.addAll(others);
+    return all;
+  }
+
+  /** What was found otherwise than wet outside: glow, and cylinders of which no flow was caught. */
+  private List<Site> others(UUID jobId, Case known, List<Caught> caught) {
+    List<Site> others = new ArrayList<>();
+    known.counting(Scanned.class).stream()
+        .filter(s -> s.glow().counts())
+        .map(s -> site(jobId, names.joint(jobId, s.place()), "so-far.glows", "/dye"))
+        .forEach(others::add);
+    Map<Integer, InCylinder> cylinders = new TreeMap<>();
+    known.counting(InCylinder.class).forEach(c -> cylinders.put(c.number(), c));
+    caught.forEach(
+        c -> {
+          if (c.from() instanceof CaughtFrom.Cylinder cylinder) {
+            cylinders.remove(cylinder.number());
+          }
+        });
+    cylinders.values().stream()
+        .filter(InCylinder::wet)
+        .map(
+            c ->
+                site(
+                    jobId,
+                    words.say("so-far.cylinder", c.number()),
+                    c.pooled() ? "so-far.pooled" : "so-far.wet",
+                    "/inside"))
+        .forEach(others::add);
+    return others;
+  }
+
+  private Site site(UUID jobId, String name, String said, String page) {
+    return new Site(name, words.say(said), "/jobs/" + jobId + page);
   }
 
   private String sentence(LeakBalance balance, List<Looked> wet) {

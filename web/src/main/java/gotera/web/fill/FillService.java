@@ -242,6 +242,11 @@ public class FillService implements StepReporter {
                 Figures.fixed(100 * a.moments().get(0).strength(), 0)));
   }
 
+  /** How many entries the account has. */
+  public int entries(UUID jobId) {
+    return lines(jobId).size();
+  }
+
   /** Whether it was drained as far as it goes: what is in now was poured in. */
   public boolean isRenewed(UUID jobId) {
     return account(jobId).filter(FillAccount::isRenewed).isPresent();

@@ -9,8 +9,6 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
-import java.util.concurrent.TimeUnit;
-import org.springframework.scheduling.annotation.Scheduled;
 import org.springframework.stereotype.Component;
 
 /**
@@ -19,8 +17,6 @@ import org.springframework.stereotype.Component;
  */
 @Component
 class FellSilent {
-  private static final int EVERY = 3; // s
-
   private final GaugeRows rows;
   private final JobChanges changes;
   private final Clock clock;
@@ -38,7 +34,6 @@ class FellSilent {
   record Waiting(UUID gauge, UUID job, Instant heard) {}
 
   /** Counts a change of the jobs whose gauge fell silent since. */
-  @Scheduled(fixedDelay = EVERY, timeUnit = TimeUnit.SECONDS)
   @Write
   public synchronized void look() {
     Instant silent = clock.instant().minus(Silence.AFTER);

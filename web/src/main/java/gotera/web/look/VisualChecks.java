@@ -39,11 +39,11 @@ class VisualChecks {
         circuits.circuit(jobId).joints().stream().map(Joint::code).collect(Collectors.toSet());
     List<Look> looks =
         circuits.looks(jobId).stream()
-            .map(s -> new Look(s.joint(), s.state(), s.saw(), s.writtenAt()))
+            .map(s -> new Look(s.joint(), s.state(), s.saw(), s.at()))
             .toList();
     Instant since =
         repairs.notes(jobId).stream()
-            .map(RepairNote::writtenAt)
+            .map(RepairNote::at)
             .max(Instant::compareTo)
             .orElse(Instant.MIN);
     return VisualCheck.of(state, places, looks, since, clock.instant());

@@ -3,6 +3,8 @@ package gotera.web.pressure;
 import gotera.pressure.HoldConditions;
 import gotera.pressure.PressureTestResult;
 import gotera.pressure.Pumping;
+import gotera.pressure.compliance.AirAndHoses;
+import gotera.pressure.law.Medium;
 import gotera.pressure.setup.Assumption;
 import gotera.pressure.setup.CompletedHold;
 import gotera.pressure.setup.HoldSetup;
@@ -50,6 +52,20 @@ public record PressureTestView(
     PressureTestResult result,
     boolean writtenLater,
     int version) {
+
+  /** Word of how it is known what air and hoses give. */
+  public String givenBy() {
+    AirAndHoses.Source source =
+        result()
+            .rate()
+            .map(r -> r.airAndHoses().source())
+            .orElse(conditions().airAndHoses().source());
+    boolean measured = source == AirAndHoses.Source.MEASURED;
+    if (measured && !hold().compliance().isMeasuredHere()) {
+      return hold().medium() == Medium.LIQUID ? "before" : "capacity";
+    }
+    return source.word();
+  }
 
   /** When the valve was shut, on the trace's clock (s). */
   public Optional<Double> valveShut() {

@@ -126,23 +126,30 @@ public class VerdictWords {
     LeakRate leak = new LeakRate(Math.max(0, rate.rate()));
     String detail =
         words.say(
-            key + (result.verdict() == VerdictKind.TIGHT ? tight(rate) : air(rate, result)),
+            key + variant(rate, result),
             figures.pressure(rated),
             figures.pressure(rate.endPressure()),
             figures.volume(Figures.rounded(leak.perDay().millilitres())),
             Figures.twoDigits(rate.hole().orElse(0)),
             Figures.twoDigits(leak.dropsPerMinute()),
             boundOrNone(rate.upper()),
-            Figures.plain(accepted));
+            Figures.plain(accepted),
+            Figures.rate(rate.rate(), rate.u()),
+            Figures.halfWidth(rate.u()));
     if (result.verdict() == VerdictKind.LEAK && rate.upper() <= accepted) {
       return detail + " " + words.say("verdict.leak.small", Figures.plain(accepted));
     }
     return detail;
   }
 
-  /** Air has no drops. */
-  private static String air(Rate rate, PressureTestResult result) {
-    return rate.asCoolant().isPresent() && result.verdict() == VerdictKind.LEAK ? ".air" : "";
+  /** Which of the words of a verdict fit: air has no drops. */
+  private static String variant(Rate rate, PressureTestResult result) {
+    return switch (result.verdict()) {
+      case TIGHT -> tight(rate);
+      case LEAK -> rate.asCoolant().isPresent() ? ".air" : "";
+      case NOT_PROVEN -> Double.isFinite(rate.upper()) ? "" : ".no-bound";
+      default -> "";
+    };
   }
 
   /** Which of the words of a tight verdict fit. */

@@ -118,8 +118,17 @@ class RefillController {
 
   /** A jug is in: it stands in the account, and the numbers follow. */
   @PostMapping("/jobs/{id}/refill/pour")
-  String pour(@PathVariable UUID id, Principal principal) {
+  String pour(
+      @PathVariable UUID id,
+      @RequestParam(defaultValue = "-1") int booked,
+      RedirectAttributes once,
+      Principal principal) {
     jobs.require(id);
+    if (booked >= 0 && booked != fills.entries(id)) {
+      // somebody else stands at the same jug: it is in once
+      once.addFlashAttribute("jugProblem", words.say("refill.jug-booked"));
+      return back(id);
+    }
     pages
         .next(id)
         .ifPresent(jug -> fills.poured(id, jug.millilitres(), jug.strength(), principal.getName()));

@@ -185,6 +185,7 @@ class RefillPages {
     } else {
       model.addAttribute("concentrate", figures.volume(missing.get().concentrate()));
       model.addAttribute("water", figures.volume(missing.get().water()));
+      model.addAttribute("booked", fills.entries(id));
       next(id)
           .ifPresent(
               j ->

@@ -178,10 +178,7 @@ public class RefillService {
   /** How far the purge is, by the watch of the funnel since the last repair; none without one. */
   Optional<Purge> purge(UUID jobId) {
     Instant since =
-        repairs.notes(jobId).stream()
-            .map(RepairNote::writtenAt)
-            .reduce((a, b) -> b)
-            .orElse(Instant.MIN);
+        repairs.notes(jobId).stream().map(RepairNote::at).reduce((a, b) -> b).orElse(Instant.MIN);
     List<Finding<FunnelSaid>> run =
         funnels.now(jobId).stream().filter(f -> f.writtenAt().isAfter(since)).toList();
     List<FunnelStep> steps = FunnelService.steps(run);

@@ -39,6 +39,14 @@ public class CraftService {
         .toList();
   }
 
+  /** Whether a new part was held beside the old one last and did not fit. */
+  boolean doesNotFit(UUID jobId, String joint) {
+    return compared(jobId, joint).stream()
+        .reduce((a, b) -> b)
+        .filter(f -> !f.said().fits())
+        .isPresent();
+  }
+
   void compare(UUID jobId, CraftSaid.Compared compared, String note, String by) {
     findings.write(jobId, new New(compared, note), by);
   }

@@ -4,6 +4,7 @@ import gotera.circuit.Circuit.Joint;
 import gotera.web.circuit.CircuitService;
 import gotera.web.circuit.CircuitWords;
 import gotera.web.circuit.LeakSite;
+import gotera.web.figures.Earlier;
 import gotera.web.figures.Entry;
 import gotera.web.figures.FieldProblems;
 import gotera.web.figures.Figures;
@@ -13,8 +14,10 @@ import gotera.web.job.JobService;
 import gotera.web.words.Words;
 import gotera.work.Step;
 import java.security.Principal;
+import java.time.Instant;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Controller;
@@ -64,8 +67,11 @@ class RepairController {
   }
 
   /** A note as typed. */
-  record RepairForm(String joint, String note, String renewed) {
+  record RepairForm(
+      String joint, String note, String renewed, String happenedOn, String happenedTime) {
     RepairForm {
+      happenedOn = Entry.text(happenedOn, 10);
+      happenedTime = Entry.text(happenedTime, 5);
       renewed = Entry.text(renewed, 5);
       joint = Entry.text(joint, 80);
       note = Entry.text(note, 4000);
@@ -90,7 +96,11 @@ class RepairController {
             .orElse("");
     String about = Entry.text(joint, 80);
     return page(
-        id, new RepairForm(about.isEmpty() ? wet : about, "", ""), Map.of(), figures, model);
+        id,
+        new RepairForm(about.isEmpty() ? wet : about, "", "", "", ""),
+        Map.of(),
+        figures,
+        model);
   }
 
   @PostMapping("/jobs/{id}/repair")
@@ -104,6 +114,10 @@ class RepairController {
     FieldProblems problems = new FieldProblems(words);
     if (form.note().isEmpty()) {
       problems.add("note", "problem.repair-note");
+    }
+    Optional<Instant> happened =
+        new Earlier(form.happenedOn(), form.happenedTime()).read(problems, repairs.now());
+    if (!problems.none()) {
       return new ModelAndView(
           page(id, form, problems.sentences(), figures, model),
           model.asMap(),
@@ -111,7 +125,10 @@ class RepairController {
     }
     boolean known = circuits.circuit(id).joint(form.joint()).isPresent();
     boolean renewed = form.renewed().equals("true");
-    repairs.write(id, known ? form.joint() : "", form.note(), renewed, principal.getName());
+    repairs.write(
+        id,
+        new RepairService.Done(known ? form.joint() : "", form.note(), renewed, happened),
+        principal.getName());
     return "redirect:/jobs/" + id + "/repair";
   }
 

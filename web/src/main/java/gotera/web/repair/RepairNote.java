@@ -10,8 +10,15 @@ import java.util.UUID;
  * @param joint word of the joint that was repaired; empty for none in particular
  * @param note what was done
  * @param renewed whether the part is new since
- * @param writtenAt when
+ * @param at when it was done
+ * @param writtenAt when that was written down
  * @param writtenBy by whom
  */
 public record RepairNote(
-    UUID id, String joint, String note, boolean renewed, Instant writtenAt, String writtenBy) {}
+    UUID id,
+    String joint,
+    String note,
+    boolean renewed,
+    Instant at,
+    Instant writtenAt,
+    String writtenBy) {}

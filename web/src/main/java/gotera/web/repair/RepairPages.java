@@ -157,10 +157,10 @@ class RepairPages {
     List<Round> rounds = new ArrayList<>();
     for (int i = 0; i < notes.size(); i++) {
       RepairNote n = notes.get(i);
-      Instant until = i + 1 < notes.size() ? notes.get(i + 1).writtenAt() : Instant.MAX;
+      Instant until = i + 1 < notes.size() ? notes.get(i + 1).at() : Instant.MAX;
       String then =
           after.stream()
-              .filter(t -> within(t, n.writtenAt(), until))
+              .filter(t -> within(t, n.at(), until))
               .reduce((a, b) -> b)
               .map(t -> words.say("repair.then", verdicts.said(t, figures).headline()))
               .orElse("");
@@ -169,7 +169,7 @@ class RepairPages {
               n.id().toString(),
               n.joint().isEmpty() ? "" : names.joint(jobId, n.joint()),
               n.note(),
-              Figures.moment(n.writtenAt()) + ", " + n.writtenBy(),
+              Figures.moment(n.at()) + ", " + n.writtenBy(),
               then));
     }
     return rounds;

@@ -18,6 +18,7 @@ class RepairRecord {
   String joint;
   String note;
   boolean renewed;
+  @Nullable Instant happenedAt;
   Instant writtenAt;
   String writtenBy;
   @Nullable Instant withdrawnAt;
@@ -34,5 +35,10 @@ class RepairRecord {
     this.note = note;
     this.writtenAt = writtenAt;
     this.writtenBy = writtenBy;
+  }
+
+  /** When it was done. */
+  Instant at() {
+    return happenedAt == null ? writtenAt : happenedAt;
   }
 }

@@ -9,7 +9,10 @@ import gotera.web.job.JobService;
 import gotera.web.storage.Identifiers;
 import gotera.web.storage.Write;
 import java.time.Clock;
+import java.time.Instant;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -48,7 +51,10 @@ public class RepairService implements RenewedPlaces {
         () ->
             repairs.findByJobIdAndWithdrawnAtIsNullOrderByWrittenAt(jobId).stream()
                 .map(
-                    r -> new RepairNote(r.id, r.joint, r.note, r.renewed, r.writtenAt, r.writtenBy))
+                    r ->
+                        new RepairNote(
+                            r.id, r.joint, r.note, r.renewed, r.at(), r.writtenAt, r.writtenBy))
+                .sorted(Comparator.comparing(RepairNote::at))
                 .toList());
   }
 
@@ -69,12 +75,23 @@ public class RepairService implements RenewedPlaces {
     }
   }
 
-  /** Writes a note; {@code renewed} says that the part is new since. */
+  /**
+   * What was done.
+   *
+   * @param joint word of the joint; empty for none in particular
+   * @param note what
+   * @param renewed whether the part is new since
+   * @param happened when, where it is written down later
+   */
+  public record Done(String joint, String note, boolean renewed, Optional<Instant> happened) {}
+
+  /** Writes a note. */
   @Write
-  public void write(UUID jobId, String joint, String note, boolean renewed, String by) {
+  public void write(UUID jobId, Done done, String by) {
     RepairRecord record =
-        new RepairRecord(identifiers.next(), jobId, joint, note, clock.instant(), by);
-    record.renewed = renewed;
+        new RepairRecord(identifiers.next(), jobId, done.joint(), done.note(), clock.instant(), by);
+    record.renewed = done.renewed();
+    record.happenedAt = done.happened().orElse(null);
     repairs.save(record);
     changes.count(jobId);
     changes.countShared();
@@ -91,8 +108,13 @@ public class RepairService implements RenewedPlaces {
                 .findByJobIdInAndJointNotAndWithdrawnAtIsNullOrderByWrittenAt(
                     ofItsVehicle(jobId), "")
                 .stream()
-                .map(r -> new Happened<>(r.writtenAt, r.joint))
+                .map(r -> new Happened<>(r.at(), r.joint))
                 .toList());
+  }
+
+  /** The moment before which everything has happened that is written down. */
+  Instant now() {
+    return clock.instant();
   }
 
   private List<UUID> ofItsVehicle(UUID jobId) {
@@ -106,7 +128,7 @@ public class RepairService implements RenewedPlaces {
         .findByJobIdInAndRenewedIsTrueAndWithdrawnAtIsNullOrderByWrittenAt(ofItsVehicle(jobId))
         .stream()
         .filter(r -> !r.joint.isEmpty())
-        .map(r -> new Renewed(r.joint, r.note, r.writtenAt, !r.jobId.equals(jobId)))
+        .map(r -> new Renewed(r.joint, r.note, r.at(), !r.jobId.equals(jobId)))
         .toList();
   }
 }

@@ -76,7 +76,7 @@ class CalendarController {
                                     vehicle,
                                     l.what()))));
     repairs.notes(id).stream()
-        .map(RepairNote::writtenAt)
+        .map(RepairNote::at)
         .max(Comparator.naturalOrder())
         .ifPresent(
             at ->

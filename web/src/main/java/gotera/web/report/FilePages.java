@@ -105,7 +105,7 @@ class FilePages {
     String saw =
         words.say(
             "report.look",
-            Figures.moment(site.writtenAt()),
+            Figures.moment(site.at()),
             names.joint(jobId, site.joint()),
             words.say("saw." + site.saw().word()));
     String drops =

@@ -2,18 +2,14 @@ package gotera.web.report;
 
 import gotera.balance.Complaint;
 import gotera.drawing.VerdictShape;
-import gotera.look.Sight;
 import gotera.pressure.verdict.VerdictKind;
 import gotera.quantity.LeakRate;
 import gotera.refill.FillAccount;
-import gotera.web.circuit.CircuitService;
 import gotera.web.circuit.CircuitWords;
-import gotera.web.circuit.LeakSite;
 import gotera.web.decide.DecisionWord;
 import gotera.web.decide.Money;
 import gotera.web.decide.OpenPointsService;
 import gotera.web.decide.QuoteService;
-import gotera.web.evidence.SuspectsService;
 import gotera.web.figures.Figures;
 import gotera.web.fill.FillService;
 import gotera.web.frame.PrintStyle;
@@ -62,9 +58,8 @@ class ReportPages {
   private final JobService jobs;
   private final PressureService tests;
   private final VerdictWords verdicts;
-  private final CircuitService circuits;
+  private final FoundLines found;
   private final CircuitWords names;
-  private final SuspectsService suspects;
   private final RepairService repairs;
   private final FillService fills;
   private final ProofPages proofs;
@@ -81,9 +76,8 @@ class ReportPages {
       JobService jobs,
       PressureService tests,
       VerdictWords verdicts,
-      CircuitService circuits,
+      FoundLines found,
       CircuitWords names,
-      SuspectsService suspects,
       RepairService repairs,
       FillService fills,
       ProofPages proofs,
@@ -98,9 +92,8 @@ class ReportPages {
     this.jobs = jobs;
     this.tests = tests;
     this.verdicts = verdicts;
-    this.circuits = circuits;
+    this.found = found;
     this.names = names;
-    this.suspects = suspects;
     this.repairs = repairs;
     this.fills = fills;
     this.proofs = proofs;
@@ -128,7 +121,7 @@ class ReportPages {
     List<Section> sections = new ArrayList<>();
     add(sections, "told", told(job));
     add(sections, "measured", done.stream().map(t -> measured(t, figures)).toList());
-    add(sections, "found", found(jobId));
+    add(sections, "found", found.of(jobId));
     add(sections, "done", done(jobId, figures));
     add(sections, "proof", proof(proof, detail));
     add(sections, "watch", watch(jobId, outcome, proof));
@@ -261,26 +254,6 @@ class ReportPages {
 
   private static double told(double rate) {
     return Figures.rounded(Complaint.inABusyWeek(Math.max(0, rate)));
-  }
-
-  private List<String> found(UUID jobId) {
-    List<String> found = new ArrayList<>();
-    for (LeakSite site : circuits.looks(jobId)) {
-      if (site.saw() == Sight.WET || site.saw() == Sight.STAINED) {
-        String line =
-            words.say(
-                "report.place",
-                names.joint(jobId, site.joint()),
-                words.say("saw." + site.saw().word()));
-        found.add(site.note().isEmpty() ? line : line + " (" + site.note() + ")");
-      }
-    }
-    suspects
-        .claim(jobId)
-        .filter(SuspectsService.Claim::found)
-        .ifPresent(c -> found.add(words.say("report.claim", c.name(), c.percent())));
-    found.addAll(suspects.meanings(jobId));
-    return found.stream().distinct().toList();
   }
 
   private List<String> done(UUID jobId, Figures figures) {

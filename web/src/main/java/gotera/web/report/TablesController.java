@@ -39,7 +39,7 @@ class TablesController {
               number(site.dropsPerMinute()),
               number(site.pressureKpa()),
               site.note(),
-              site.writtenAt().toString(),
+              site.at().toString(),
               site.writtenBy()));
     }
     return csv("places.csv", table.toString());

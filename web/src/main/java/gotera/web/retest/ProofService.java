@@ -71,7 +71,7 @@ public class ProofService {
     List<Happened<Repeat>> repeated = new ArrayList<>();
     List<LeaksAgain> failed = new ArrayList<>();
     Optional<Instant> repaired =
-        repairs.notes(jobId).stream().map(RepairNote::writtenAt).max(Comparator.naturalOrder());
+        repairs.notes(jobId).stream().map(RepairNote::at).max(Comparator.naturalOrder());
     List<Shown> shown = runs(jobId, repeated, failed);
     holds(jobId, repaired.orElse(Instant.MAX), repeated, failed);
     roads(jobId, repeated, failed);

@@ -73,7 +73,7 @@ class SafeService {
     said.forEach(f -> happened.add(f.said().happened(f.at())));
     circuits.looks(jobId).stream()
         .filter(s -> s.state() == LookState.RUNNING || s.state() == LookState.WARM)
-        .map(LeakSite::writtenAt)
+        .map(LeakSite::at)
         .forEach(at -> happened.add(new Happened.Ran(at)));
     findings.of(jobId, DyeSaid.Ran.class).forEach(f -> happened.add(new Happened.Ran(f.at())));
     // whatever a line says that nobody can read, it may be that the engine ran
@@ -94,10 +94,12 @@ class SafeService {
    * it happened later.
    */
   private static void pressed(PressureTestView test, Instant now, List<Happened> happened) {
-    Instant latest = test.finishedAt().orElse(now);
     int n = test.trace().size();
+    Instant last = n > 0 ? at(test, test.trace().seconds(n - 1)) : test.startedAt();
+    // a file of a hold that is not over yet by this clock: whatever is said after it began is newer
+    Instant latest = test.finishedAt().orElse(last.isAfter(now) ? test.startedAt() : now);
     if (n > 0) {
-      Instant at = earlier(at(test, test.trace().seconds(n - 1)), latest);
+      Instant at = earlier(last, latest);
       happened.add(new Happened.GaugeRead(at, test.trace().gauge(n - 1)));
       test.finishedAt().ifPresent(f -> happened.add(new Happened.Vented(f)));
     }

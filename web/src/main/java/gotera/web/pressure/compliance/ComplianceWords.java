@@ -41,7 +41,7 @@ public class ComplianceWords {
             figures.volume(a.trappedAir().millilitres()),
             Figures.twoDigits(a.hose()),
             Figures.halfWidthPercent(a.relativeUncertainty()),
-            words.say("compliance." + a.source().word()));
+            words.say("compliance." + test.givenBy()));
     return new Shown(
         said,
         c.draws().stream().map(d -> draw(d, figures)).toList(),

@@ -52,7 +52,7 @@ class Origins {
                 + " %",
             figures.volume(rate.airAndHoses().trappedAir().millilitres()),
             Figures.plain(rate.airAndHoses().hose()),
-            words.say("compliance." + rate.airAndHoses().source().word())),
+            words.say("compliance." + test.givenBy())),
         origin(
             "thermal",
             Figures.fixed(rate.thermalSensitivity(), 2) + " mL/K",

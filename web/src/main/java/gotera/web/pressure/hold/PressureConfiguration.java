@@ -7,16 +7,11 @@ import gotera.web.words.Words;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 
-/** The two places that pressure tests have on the rail. */
+/** The place that the pressure test has on the rail; of the re-test more is told than its test. */
 @Configuration
 class PressureConfiguration {
   @Bean
   StepReporter pressureTestReporter(PressureService tests, Words words) {
     return new PressureReporter(tests, words, Phase.SEARCH);
-  }
-
-  @Bean
-  StepReporter reTestReporter(PressureService tests, Words words) {
-    return new PressureReporter(tests, words, Phase.RE_TEST);
   }
 }

@@ -15,6 +15,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.stream.IntStream;
 import org.springframework.stereotype.Component;
 
 /** Makes the bench of a pressure test from what it is. */
@@ -78,7 +79,7 @@ public class PressurePages {
                 finished ? CurveDrawing.Size.WIDE : CurveDrawing.Size.LOW)
             : "",
         any ? curves.curve(List.of(curves.run(test)), test, figures, CurveDrawing.Size.NARROW) : "",
-        disturbances(test),
+        leftOut(test),
         Rows.pad(test, figures),
         overLimit(test, figures),
         test.hold().course().window().isPresent(),
@@ -163,15 +164,24 @@ public class PressurePages {
         : Optional.empty();
   }
 
-  private List<String> disturbances(PressureTestView test) {
-    return test.result().disturbances().stream()
-        .map(
+  /** What of the curve and of what was typed beside it does not count. */
+  private List<String> leftOut(PressureTestView test) {
+    List<String> leftOut = new ArrayList<>();
+    test.result()
+        .disturbances()
+        .forEach(
             d ->
-                words.say(
-                    "pressure.disturbance",
-                    Figures.minutesAndSeconds(d.from() - test.origin()),
-                    Figures.minutesAndSeconds(d.to() - test.origin())))
-        .toList();
+                leftOut.add(
+                    words.say(
+                        "pressure.disturbance",
+                        Figures.minutesAndSeconds(d.from() - test.origin()),
+                        Figures.minutesAndSeconds(d.to() - test.origin()))));
+    boolean temperatures =
+        IntStream.range(0, test.trace().size()).anyMatch(i -> test.trace().hasTemperature(i));
+    if (temperatures && test.hold().instruments().thermometer().isEmpty()) {
+      leftOut.add(words.say("pressure.no-thermometer"));
+    }
+    return leftOut;
   }
 
   private String subtitle(PressureTestView test, Figures figures) {
@@ -184,7 +194,7 @@ public class PressurePages {
                         + words.say(
                             "pressure.compliance",
                             Figures.twoDigits(r.compliance()),
-                            words.say("compliance." + r.airAndHoses().source().word())))
+                            words.say("compliance." + test.givenBy())))
             .orElse("");
     String loop = test.loop().isEmpty() ? "" : words.say("loop." + test.loop()) + " \u00b7 ";
     return loop

@@ -12,12 +12,13 @@ import java.util.Optional;
 import java.util.UUID;
 
 /** Tells the rail about the pressure test before or after the repair. */
-class PressureReporter implements StepReporter {
+public class PressureReporter implements StepReporter {
   private final PressureService tests;
   private final Words words;
   private final Phase phase;
 
-  PressureReporter(PressureService tests, Words words, Phase phase) {
+  /** For the tests of a phase. */
+  public PressureReporter(PressureService tests, Words words, Phase phase) {
     this.tests = tests;
     this.words = words;
     this.phase = phase;

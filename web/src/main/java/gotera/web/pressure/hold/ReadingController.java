@@ -13,6 +13,7 @@ import gotera.web.pressure.Sealing;
 import gotera.web.pressure.TypedReading;
 import gotera.web.pressure.Where;
 import gotera.web.pressure.Writers;
+import gotera.web.pressure.trace.Contents;
 import gotera.web.pressure.trace.Written;
 import gotera.web.storage.Identifiers;
 import gotera.web.words.Words;
@@ -177,11 +178,15 @@ class ReadingController {
       @RequestParam(defaultValue = "") String what,
       Figures figures,
       Principal principal,
+      RedirectAttributes once,
       Model model) {
     if (what.isEmpty() && readings.lastIsOfAFile(testId)) {
       return PressureBench.back(tests.where(testId)) + "&undoing=true";
     }
+    Contents before = readings.contents(testId);
     Written added = readings.undo(testId, what.equals("file"), principal.getName());
+    Undone.said(before, readings.contents(testId), readings.running(testId), figures, words)
+        .ifPresent(u -> once.addFlashAttribute("notice", words.say("pressure.undone", u)));
     return done(testId, added, figures, model);
   }
 
