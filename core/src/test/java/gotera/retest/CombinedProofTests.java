@@ -25,6 +25,23 @@ class CombinedProofTests {
     return CombinedProof.of(shown, List.of(repeats), List.of(), ACCEPTED);
   }
 
+  /**
+   * What repeats a circumstance and is not enough is named; what covers it leaves nothing to name.
+   */
+  @Test
+  void theBestOfWhatIsNotEnoughIsNamed() {
+    List<Shown> shown = List.of(Shown.pressed(100));
+    Repeat wide = new Repeat.Hold(0.12, 110);
+    Repeat low = new Repeat.Hold(0.05, 60);
+    CombinedProof proof = CombinedProof.of(shown, List.of(wide, low), List.of(), 0.1);
+    assertThat(proof.proven()).isFalse();
+    assertThat(proof.lines().get(0).nearest()).contains(low);
+    CombinedProof covered =
+        CombinedProof.of(shown, List.of(wide, new Repeat.Hold(0.08, 110)), List.of(), 0.1);
+    assertThat(covered.proven()).isTrue();
+    assertThat(covered.lines().get(0).nearest()).isEmpty();
+  }
+
   @Test
   void aHoldProvesWhatAHoldShowedAtThePressureAtWhichItDripped() {
     List<Shown> shown = List.of(Shown.pressed(95));

@@ -1,6 +1,7 @@
 package gotera.web.archive;
 
 import gotera.formats.HoldJson;
+import gotera.formats.StandingJson;
 import gotera.formats.TraceWriter;
 import gotera.formats.signed.Authenticity;
 import gotera.formats.signed.Chain;
@@ -21,6 +22,7 @@ import gotera.web.history.HistorySource;
 import gotera.web.pressure.PressureService;
 import gotera.web.pressure.PressureTestView;
 import gotera.web.report.Printer;
+import gotera.web.retest.ProofService;
 import gotera.web.storage.Write;
 import gotera.web.words.Words;
 import java.io.IOException;
@@ -49,6 +51,7 @@ class JobArchive {
   private final FindingService findings;
   private final List<HistorySource> histories;
   private final PressureService tests;
+  private final ProofService proofs;
   private final CircuitService circuits;
   private final Drawings drawings;
   private final PrintStyle style;
@@ -66,6 +69,7 @@ class JobArchive {
       FindingService findings,
       List<HistorySource> histories,
       PressureService tests,
+      ProofService proofs,
       CircuitService circuits,
       Drawings drawings,
       PrintStyle style,
@@ -81,6 +85,7 @@ class JobArchive {
     this.findings = findings;
     this.histories = histories;
     this.tests = tests;
+    this.proofs = proofs;
     this.circuits = circuits;
     this.drawings = drawings;
     this.style = style;
@@ -97,6 +102,7 @@ class JobArchive {
     Chain chain = chains.upToNow(jobId);
     Map<String, byte[]> files = new LinkedHashMap<>();
     files.put("job.json", bytes(jobFiles.text(jobId)));
+    files.put("standing.json", bytes(StandingJson.text(proofs.of(jobId))));
     int number = 1;
     for (PressureTestView test : tests.all(jobId)) {
       String name = "traces/" + number++ + "-" + test.phase().word();
