@@ -139,7 +139,7 @@ class MessagesTests {
 
   private void has(String key) {
     assertThat(messages.getProperty(key)).as(key).isNotBlank();
-    assertThat(TestWords.words().say(key, 0, 1, 2, 3, 4, 5, 6)).as(key).doesNotContain("{");
+    assertThat(TestWords.words().say(key, 0, 1, 2, 3, 4, 5, 6, 7, 8)).as(key).doesNotContain("{");
   }
 
   private static Properties load() {

@@ -185,7 +185,7 @@ class ReadingController {
     }
     Contents before = readings.contents(testId);
     Written added = readings.undo(testId, what.equals("file"), principal.getName());
-    Undone.said(before, readings.contents(testId), readings.running(testId), figures, words)
+    Undone.said(before, readings.contents(testId), figures, words)
         .ifPresent(u -> once.addFlashAttribute("notice", words.say("pressure.undone", u)));
     return done(testId, added, figures, model);
   }

@@ -1,7 +1,7 @@
 package gotera.web.pressure.hold;
 
+import gotera.pressure.trace.TraceEvent;
 import gotera.web.figures.Figures;
-import gotera.web.pressure.RunningTest;
 import gotera.web.pressure.trace.Contents;
 import gotera.web.pressure.trace.Kept;
 import gotera.web.pressure.trace.KeptEvent;
@@ -16,8 +16,7 @@ final class Undone {
   private Undone() {}
 
   /** What is not there any more, in words; empty where that is a whole file, or nothing. */
-  static Optional<String> said(
-      Contents before, Contents now, RunningTest test, Figures figures, Words words) {
+  static Optional<String> said(Contents before, Contents now, Figures figures, Words words) {
     Set<Double> left = now.readings().stream().map(Kept::seconds).collect(Collectors.toSet());
     List<Kept> gone = before.readings().stream().filter(r -> !left.contains(r.seconds())).toList();
     List<KeptEvent> events =
@@ -31,6 +30,11 @@ final class Undone {
             : words.say(
                 "pressure.undone-reading",
                 figures.pressure(gone.get(0).gauge()),
-                Figures.minutesAndSeconds(gone.get(0).seconds() - test.origin())));
+                Figures.minutesAndSeconds(gone.get(0).seconds() - origin(before))));
+  }
+
+  /** Where the time that is typed begins: when the valve was shut, else the beginning (s). */
+  private static double origin(Contents of) {
+    return of.trace().last(TraceEvent.Kind.VALVE_SHUT).map(TraceEvent::seconds).orElse(0.0);
   }
 }
