@@ -14,6 +14,12 @@ final class GrossLeak {
   private static final double SHARE = 0.8;
   private static final double KEPT = 20; // s
 
+  /**
+   * A pressure that is low must be kept so long to have been low on purpose (s) (our judgement,
+   * untested): what cannot be pumped up falls faster.
+   */
+  private static final double KEPT_LOW = 300;
+
   private GrossLeak() {}
 
   /** The lower bound (mL/min), if the leak is gross and the fall was seen. */
@@ -24,7 +30,7 @@ final class GrossLeak {
     double needed = SHARE * conditions.rated().kilopascals();
     boolean reached = trace.highest().orElse(0.0) >= needed;
     // a pressure that is low on purpose and kept is a hold, and what it loses is measured
-    if (kept(window, reached ? needed : SHARE * window.gauge(0))) {
+    if (reached ? kept(window, needed, KEPT) : kept(window, SHARE * window.gauge(0), KEPT_LOW)) {
       return OptionalDouble.empty();
     }
     double noise = conditions.gauge().noise() * Math.sqrt(2);
@@ -45,12 +51,12 @@ final class GrossLeak {
         : OptionalDouble.empty();
   }
 
-  private static boolean kept(Trace window, double needed) {
+  private static boolean kept(Trace window, double needed, double so) {
     double start = window.seconds(0);
     for (int i = 0; i < window.size(); i++) {
       double seconds = window.seconds(i) - start;
-      if (seconds > KEPT) {
-        return i == 0 || between(window, i, start) >= needed;
+      if (seconds > so) {
+        return i == 0 || between(window, i, start + so) >= needed;
       }
       if (window.gauge(i) < needed) {
         return false;
@@ -59,12 +65,12 @@ final class GrossLeak {
     return true;
   }
 
-  /** The pressure at the end of that time, read before and after: it falls by the same share. */
-  private static double between(Trace window, int after, double start) {
+  /** The pressure at a time (s), read before and after: it falls by the same share. */
+  private static double between(Trace window, int after, double at) {
     double p0 = window.gauge(after - 1);
     double p1 = window.gauge(after);
-    double t0 = window.seconds(after - 1) - start;
-    double share = (KEPT - t0) / (window.seconds(after) - start - t0);
+    double t0 = window.seconds(after - 1);
+    double share = (at - t0) / (window.seconds(after) - t0);
     return p0 > 0 && p1 > 0 ? p0 * Math.pow(p1 / p0, share) : p0 + share * (p1 - p0);
   }
 }

@@ -209,6 +209,31 @@ class PressureTestTests {
       assertThat(result.lowerBound().getAsDouble()).isBetween(40.0, 56.0);
     }
 
+    /** It cannot be pumped past half of the rated pressure, and loses a tenth of it in 20 s. */
+    @Test
+    void isWhatCannotBePumpedUpEvenWhereItFallsSlowly() {
+      Trace.Builder trace = Trace.builder().event(TraceEvent.at(0, TraceEvent.Kind.VALVE_SHUT));
+      for (int i = 0; i <= 4; i++) {
+        trace.reading(20 * i, 58 - 5 * i, 18);
+      }
+      PressureTestResult result =
+          new PressureTest(trace.build(), Holds.conditions(80, 1)).analyse();
+      assertThat(result.verdict()).isEqualTo(VerdictKind.GROSS);
+      assertThat(result.lowerBound()).isPresent();
+    }
+
+    /** Low on purpose, and kept: what it loses in ten minutes is measured. */
+    @Test
+    void isNotAHoldThatIsLowOnPurpose() {
+      Trace.Builder trace = Trace.builder().event(TraceEvent.at(0, TraceEvent.Kind.VALVE_SHUT));
+      for (int i = 0; i <= 10; i++) {
+        trace.reading(60 * i, 80 - 0.6 * i, 18);
+      }
+      PressureTestResult result =
+          new PressureTest(trace.build(), Holds.conditions(80, 1)).analyse();
+      assertThat(result.verdict()).isNotEqualTo(VerdictKind.GROSS);
+    }
+
     @Test
     void isNotWhatAHoldAtTooLowAPressureIs() {
       Trace.Builder trace = Trace.builder();

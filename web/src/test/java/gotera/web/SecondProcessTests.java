@@ -154,7 +154,7 @@ class SecondProcessTests {
   /** Links and codes of gauges that somebody guesses: as few a minute as passwords. */
   @Test
   void guessedLinksAndCodesAreHeldUp(Application.Running application) throws IOException {
-    String code = "{\"code\":\"XXXXXXXX\"}";
+    String code = "{\"code\":\"AAAABBBB\"}";
     assertThat(guesses(application, "127.0.0.3", "GET /report/" + "x".repeat(43), ""))
         .isBetween(20L, 30L);
     assertThat(guesses(application, "127.0.0.4", "POST /api/gauges/pair", code))
