@@ -2,6 +2,8 @@ package gotera.cli;
 
 import gotera.formats.RankJson;
 import gotera.formats.Schemas;
+import gotera.practice.World;
+import gotera.word.Worded;
 import java.io.FileDescriptor;
 import java.io.FileOutputStream;
 import java.io.PrintStream;
@@ -103,6 +105,35 @@ public final class Main implements Runnable {
       @Parameters(paramLabel = "JOBS", arity = "0..1", defaultValue = "1000") int jobs,
       @Parameters(paramLabel = "SEED", arity = "0..1", defaultValue = "1") long seed) {
     return Calibration.run(jobs, seed, out);
+  }
+
+  @Command(
+      name = "practice",
+      description = "Whoever does what is proposed, on vehicles with hidden leaks.")
+  int practice(
+      @Option(
+              names = "--advice",
+              required = true,
+              arity = "2",
+              paramLabel = "VEHICLES SEED",
+              description = "so many vehicles of each world, made from a seed")
+          long[] advice,
+      @Option(
+              names = "--world",
+              paramLabel = "WORLD",
+              description = "usual, other-odds, other-eyes, two-leaks, mistakes; else all")
+          String world,
+      @Option(names = "--show", paramLabel = "K", description = "one of them, step by step")
+          Integer number) {
+    List<World> worlds =
+        world == null ? List.of(World.values()) : Worded.of(World.class, world).stream().toList();
+    if (worlds.isEmpty() || advice[0] < 1 || advice[0] > 1_000_000) {
+      throw new ParameterException(
+          spec.subcommands().get("practice"), "Which world, and how many vehicles?");
+    }
+    return number == null
+        ? Practice.advice((int) advice[0], advice[1], worlds, out)
+        : Practice.show(worlds.get(0), advice[1], number, out);
   }
 
   @Command(name = "vocabulary", description = "Names of places and signs that rank knows.")

@@ -35,7 +35,7 @@ final class Rank {
     }
     ReadOutcome<JobFile> outcome = JobJson.read(json);
     if (outcome instanceof Accepted<JobFile> accepted) {
-      out.println(RankJson.line(file.getFileName().toString(), accepted.value().job()));
+      out.println(RankJson.line(file.getFileName().toString(), accepted.value()));
       return 0;
     }
     Rejected<JobFile> rejected = (Rejected<JobFile>) outcome;

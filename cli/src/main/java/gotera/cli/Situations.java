@@ -63,13 +63,14 @@ final class Situations {
     out.printf(
         Locale.ROOT,
         "%s: %d situations; first suspect right %s, within three %s, next check sensible %s,"
-            + " flags right %s%n",
+            + " flags right %s, found right %s%n",
         folder.getFileName(),
         all.size(),
         share(all, Score::first),
         share(all, Score::withinThree),
         share(all, Score::next),
-        share(all, s -> Optional.of(s.flags())));
+        share(all, s -> Optional.of(s.flags())),
+        share(all, Score::found));
   }
 
   private static String misses(Held h) {
@@ -91,13 +92,18 @@ final class Situations {
     if (!s.flags()) {
       text.append(" flags ").append(h.situation().expected().flags());
     }
+    if (!s.found().orElse(true)) {
+      text.append(" found ").append(h.situation().expected().found().orElseThrow());
+    }
     return text.toString();
   }
 
   /** The share that came out right, of those of which something was expected. */
   static double right(List<Held> all, Function<Score, Optional<Boolean>> what) {
     List<Boolean> asked = all.stream().flatMap(h -> what.apply(h.score()).stream()).toList();
-    return (double) asked.stream().filter(Boolean::booleanValue).count() / asked.size();
+    return asked.isEmpty()
+        ? 1
+        : (double) asked.stream().filter(Boolean::booleanValue).count() / asked.size();
   }
 
   private static String share(List<Held> all, Function<Score, Optional<Boolean>> what) {

@@ -26,7 +26,7 @@ class SituationsTests {
   void thereAreEnoughOfThemAndNoneIsThereTwice() throws IOException {
     List<String> names = new ArrayList<>();
     List<String> told = new ArrayList<>();
-    for (String set : List.of("tuning", "seen-once", "held-back")) {
+    for (String set : List.of("tuning", "seen-once", "held-back", "confirming")) {
       for (Held h : Situations.of(ALL.resolve(set))) {
         names.add(h.situation().name());
         told.add(h.situation().told());
@@ -37,7 +37,7 @@ class SituationsTests {
   }
 
   @ParameterizedTest
-  @ValueSource(strings = {"tuning", "seen-once", "held-back"})
+  @ValueSource(strings = {"tuning", "seen-once", "held-back", "confirming"})
   void suspectsChecksAndRulesAreThoseOfATechnician(String set) throws IOException {
     List<Held> all = Situations.of(ALL.resolve(set));
     String wrong =

@@ -1,7 +1,9 @@
 package gotera.circuit;
 
+import gotera.range.Range;
 import gotera.word.Worded;
 import java.util.EnumSet;
+import java.util.OptionalInt;
 import java.util.Set;
 
 /**
@@ -11,13 +13,27 @@ import java.util.Set;
  * @param fill where it is filled
  * @param engine how its cylinders stand
  * @param orientation how the engine lies
+ * @param cylinders how many cylinders it has, from 1; empty where nobody said, and without an
+ *     engine
  * @param extras what it has besides
  */
 public record Features(
-    Drive drive, Fill fill, Engine engine, Orientation orientation, Set<Extra> extras) {
-  /** Keeps its own copy. */
+    Drive drive,
+    Fill fill,
+    Engine engine,
+    Orientation orientation,
+    OptionalInt cylinders,
+    Set<Extra> extras) {
+  /** Keeps its own copy; what burns nothing has no cylinders. */
   public Features {
+    cylinders = drive == Drive.ELECTRIC ? OptionalInt.empty() : cylinders;
     extras = Set.copyOf(extras);
+  }
+
+  /** Of an engine whose cylinders nobody counted. */
+  public Features(
+      Drive drive, Fill fill, Engine engine, Orientation orientation, Set<Extra> extras) {
+    this(drive, fill, engine, orientation, OptionalInt.empty(), extras);
   }
 
   /** With these extras. */
@@ -26,6 +42,11 @@ public record Features(
     Set<Extra> all = EnumSet.noneOf(Extra.class);
     all.addAll(Set.of(extras));
     return new Features(drive, fill, engine, orientation, all);
+  }
+
+  /** Number of its last cylinder: as many as it has, or as any engine may have. */
+  public int lastCylinder() {
+    return cylinders.orElse((int) Range.CYLINDER.high());
   }
 
   /** Whether it has one. */

@@ -7,6 +7,8 @@ import gotera.look.Condition;
 import gotera.suspects.Assessment;
 import gotera.suspects.Assessment.Suspect;
 import gotera.suspects.Checked.Felt;
+import gotera.suspects.Flag;
+import gotera.suspects.Observation;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -17,20 +19,32 @@ import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * What could be repaired on a job, and the ways to go about it by what each costs to expect.
  *
+ * <p>Where places are found, the ways are theirs alone, and they leak for certain. Where none is,
+ * they are tries at the likeliest, for a lead to choose.
+ *
  * <p>A fault at the end of a hose is its clamp's or the hose's: {@value #CLAMPS} of them are the
  * clamp's, more where the clamp was found bad, fewer where the hose was (our judgement, untested).
- * Sets of places come from the posterior; places whose flow was measured leak for certain.
+ * Sets of places that are tried come from the posterior.
  *
  * @param repairs what could be repaired, the likeliest first
  * @param faults probability of every set of faults
  * @param ways the ways, the cheapest to expect first
+ * @param found the places that are found; empty where the ways are tries
+ * @param neighbours what is worth renewing while the first step of the first way has it open
+ * @param besides what is no leak and is to be done all the same: what it ran hot for
  */
 public record Decision(
-    List<Option> repairs, Map<Set<String>, Double> faults, List<RepairOrder> ways) {
+    List<Option> repairs,
+    Map<Set<String>, Double> faults,
+    List<RepairOrder> ways,
+    List<String> found,
+    List<Option> neighbours,
+    List<Option> besides) {
   private static final double CLAMPS = 0.5;
   private static final double CLAMP_FOUND_BAD = 0.9;
   private static final double HOSE_FOUND_BAD = 0.1;
@@ -48,13 +62,6 @@ public record Decision(
 
   /** A step that is reached in half of the cases mostly is (1). */
   public static final double MOSTLY = 0.5;
-
-  /**
-   * How much rarer two faults at once are than the places' own probabilities have it, which are
-   * those of a place in a vehicle that loses coolant: once one is found, the loss has its reason
-   * (1) (our judgement, untested). What speaks for a second place outweighs it.
-   */
-  private static final double TWO_AT_ONCE = 0.2;
 
   /** Places that are weighed. */
   private static final int MOST_PLACES = 7;
@@ -83,8 +90,11 @@ public record Decision(
 
   /** What to decide about, as far as a job is known. */
   public static Decision of(Assessment assessment, Shop shop) {
-    List<String> places = places(assessment);
-    Map<Set<String>, Double> faults = faults(assessment, places);
+    List<String> found = assessment.found().stream().filter(Decision::isMended).toList();
+    List<String> places =
+        found.isEmpty() ? tried(assessment) : found.stream().limit(MOST_PLACES).toList();
+    Map<Set<String>, Double> faults =
+        found.isEmpty() ? faults(assessment, places) : certain(assessment, places);
     List<Option> options = options(places, faults, shop);
     Costs costs = costs(shop);
     List<RepairOrder> ways = new ArrayList<>();
@@ -97,8 +107,79 @@ public record Decision(
       other(ways, RepairOrder.as(likeliestFirst(all), faults, costs));
       ways.sort(Comparator.comparingDouble(RepairOrder::cost));
     }
-    return new Decision(options, faults, List.copyOf(ways));
+    return new Decision(
+        options,
+        faults,
+        List.copyOf(ways),
+        found,
+        neighbours(assessment, ways, options, shop),
+        besides(assessment, shop));
   }
+
+  private static boolean isMended(String place) {
+    return !RepairKind.mending(place).isEmpty();
+  }
+
+  /** All the places that were found, each end of a hose by its clamp or by the hose. */
+  private static Map<Set<String>, Double> certain(Assessment assessment, List<String> places) {
+    Map<Set<String>, Double> sets = new HashMap<>();
+    add(sets, new TreeSet<>(places), 1, assessment, places);
+    return sets;
+  }
+
+  private static List<Option> neighbours(
+      Assessment assessment, List<RepairOrder> ways, List<Option> options, Shop shop) {
+    Map<Done, Boolean> near = new LinkedHashMap<>();
+    List<Repair> first = ways.isEmpty() ? List.of() : ways.get(0).bundles().get(0).repairs();
+    for (Option o : options) {
+      if (first.contains(o.repair())) {
+        Neighbours.of(o.kind(), o.at(), assessment.job().circuit())
+            .forEach(n -> near.putIfAbsent(new Done(n.kind(), n.at()), n.labour()));
+      }
+    }
+    options.stream()
+        .filter(o -> first.contains(o.repair()))
+        .forEach(o -> near.remove(new Done(o.kind(), o.at())));
+    return near.entrySet().stream().map(e -> beside(e.getKey(), e.getValue(), shop)).toList();
+  }
+
+  /** A thermostat that does not open, a needle that rose: what overheated is cured too. */
+  private static List<Option> besides(Assessment assessment, Shop shop) {
+    boolean thermostat =
+        assessment.flags().stream()
+            .map(Flag::kind)
+            .anyMatch(k -> k == Flag.Kind.THERMOSTAT_SHUT || k == Flag.Kind.THERMOSTAT_STUCK_OPEN);
+    boolean hot =
+        assessment.job().observed().stream()
+            .anyMatch(o -> o instanceof Observation.Sign s && s.sign().equals(TOO_HOT));
+    List<RepairKind> kinds = new ArrayList<>();
+    if (thermostat || hot) {
+      kinds.add(RepairKind.THERMOSTAT);
+    }
+    if (hot) {
+      kinds.add(RepairKind.CAP);
+      kinds.add(RepairKind.FLUSH);
+    }
+    return kinds.stream()
+        .map(k -> beside(new Done(k, HOT.getOrDefault(k, k.word())), true, shop))
+        .toList();
+  }
+
+  /** What is done beside a repair, with labour of its own or without. */
+  private static Option beside(Done done, boolean labour, Shop shop) {
+    double cost = shop.parts(done.kind()) + (labour ? shop.hours(done.kind()) * shop.hour() : 0);
+    return new Option(new Repair(done.name(), Set.of(), cost, Set.of()), done.kind(), done.at(), 0);
+  }
+
+  /** The sign that it ran too hot. */
+  private static final String TOO_HOT = "needle-rises";
+
+  /** Where what cures overheating is done. */
+  private static final Map<RepairKind, String> HOT =
+      Map.of(
+          RepairKind.THERMOSTAT, "thermostat-housing",
+          RepairKind.CAP, "cap",
+          RepairKind.FLUSH, "radiator");
 
   private static void other(List<RepairOrder> ways, RepairOrder way) {
     boolean known = ways.stream().anyMatch(w -> repairs(w).equals(repairs(way)));
@@ -139,12 +220,12 @@ public record Decision(
     return new Costs(shared, shop.retestHours() * shop.hour(), shop.comeBack());
   }
 
-  /** The places worth a repair: those measured, and the likeliest besides. */
-  private static List<String> places(Assessment assessment) {
-    Set<String> places = new LinkedHashSet<>(new TreeSet<>(assessment.job().measured()));
+  /** The places worth a try: the likeliest. */
+  private static List<String> tried(Assessment assessment) {
+    Set<String> places = new LinkedHashSet<>();
     for (Suspect s : assessment.suspects()) {
       boolean worth = s.probability() >= WORTH_IT || places.size() < AT_LEAST;
-      if (worth && !RepairKind.mending(s.place()).isEmpty()) {
+      if (worth && isMended(s.place())) {
         places.add(s.place());
       }
     }
@@ -153,33 +234,20 @@ public record Decision(
 
   /** Probabilities of the sets of faults, given that something leaks. */
   private static Map<Set<String>, Double> faults(Assessment assessment, List<String> places) {
-    Set<String> measured = assessment.job().measured();
     Posterior known = assessment.posterior();
     List<String> open = known.suspects().stream().map(Posterior.Suspect::place).toList();
     Map<Set<String>, Double> sets = new HashMap<>();
-    double nothing = known.probability();
-    if (!measured.isEmpty()) {
-      add(sets, measured, nothing, assessment, places);
-    }
     for (int i = 0; i < open.size(); i++) {
       String one = open.get(i);
-      double more = measured.isEmpty() ? 1 : TWO_AT_ONCE;
-      add(sets, with(measured, one), more * known.probability(one), assessment, places);
+      add(sets, Set.of(one), known.probability(one), assessment, places);
       for (int j = i + 1; j < open.size(); j++) {
-        String other = open.get(j);
-        double both = TWO_AT_ONCE * more * known.probability(one, other);
-        add(sets, with(measured, one, other), both, assessment, places);
+        double both = known.probability(one, open.get(j));
+        add(sets, new TreeSet<>(List.of(one, open.get(j))), both, assessment, places);
       }
     }
     double sum = sets.values().stream().mapToDouble(Double::doubleValue).sum();
     sets.replaceAll((set, p) -> sum > 0 ? p / sum : p);
     return sets;
-  }
-
-  private static Set<String> with(Set<String> measured, String... more) {
-    Set<String> all = new TreeSet<>(measured);
-    all.addAll(List.of(more));
-    return all;
   }
 
   /** Adds a set of places, each end of a hose by its clamp or by the hose. */
@@ -269,6 +337,11 @@ public record Decision(
             .mapToDouble(Map.Entry::getValue)
             .sum();
     return new Option(new Repair(done.name(), mended, cost, shared), kind, done.at(), alone);
+  }
+
+  /** What is offered beside the ways. */
+  public List<Option> offered() {
+    return Stream.concat(neighbours.stream(), besides.stream()).toList();
   }
 
   /** The option of a repair. */

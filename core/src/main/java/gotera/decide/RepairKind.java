@@ -8,9 +8,9 @@ import java.util.Set;
 import java.util.regex.Pattern;
 
 /**
- * Kinds of repairs: which places each mends, how long it takes, and what labour it shares with
- * others done at the same time. Hours are our judgement, untested, until the shop gives its own;
- * prices are the shop's alone.
+ * Kinds of repairs, and of what is renewed beside one: which places each mends, how long it takes,
+ * and what labour it shares with others done at the same time. Hours are our judgement, untested,
+ * until the shop gives its own; prices are the shop's alone.
  */
 public enum RepairKind implements Worded {
   /** A new cap. */
@@ -54,11 +54,26 @@ public enum RepairKind implements Worded {
   EXHAUST_COOLER("exhaust-cooler\\.[a-z-]+", 2, false, Shared.DRAIN, Shared.TOP_OF_ENGINE),
   /** Oil cooler with its seals. */
   OIL_COOLER("oil-cooler\\.[a-z-]+", 1.5, false, Shared.DRAIN),
+  /** A new thermostat with its seal: it mends no leak, and belongs to what was too hot. */
+  THERMOSTAT(Kinds.NONE, 0.1, false, Shared.DRAIN),
+  /** Flushed until it runs clear. */
+  FLUSH(Kinds.NONE, 1, false, Shared.DRAIN),
+  /** Bushings and mounts of a radiator. */
+  MOUNTS(Kinds.NONE, 0.1, false),
+  /** A new belt with its tensioner and idler. */
+  BELT(Kinds.NONE, 0.3, false, Shared.BELT_SIDE),
+  /** Timing belt or chain with its tensioner and idlers, set as the maker says. */
+  TIMING_SET(Kinds.NONE, 2, false, Shared.BELT_SIDE),
+  /** Seal at the rear end of the crankshaft. */
+  REAR_SEAL(Kinds.NONE, 0.4, false),
   /** A joint or part that has no kind of its own: of each place its own. */
   JOINT("(?!elsewhere)[a-z-]+\\.[a-z-]+", 0.5, true, Shared.DRAIN);
 
   /** Patterns that several kinds use. */
   private static final class Kinds {
+    /** What mends no place. */
+    static final String NONE = "(?!)";
+
     static final String HOSES =
         "(upper-hose|lower-hose|bypass-hose|tank-hose|tank-vent|overflow-hose|second-tank-hose"
             + "|(rear-)?heater-(supply|return)|alternator-hoses)";

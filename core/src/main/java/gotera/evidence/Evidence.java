@@ -89,6 +89,9 @@ public interface Evidence {
       Map<Mode, Double> acts,
       double falseAlarm)
       implements Evidence {
+    /** So much of what may run down is missed where a place is dry (our judgement, untested). */
+    static final double NEED_NOT_RUN = 0.15;
+
     /** Refuses what is no probability. */
     public AtPlace {
       sees.values().forEach(Evidence::probability);
@@ -128,8 +131,14 @@ public interface Evidence {
           other.equals(place)
               ? sees.getOrDefault(mode, falseAlarm)
               : Math.max(
-                  falseAlarm, runsDown.getOrDefault(other, 0.0) * acts.getOrDefault(mode, 1.0));
+                  falseAlarm,
+                  ran(runsDown.getOrDefault(other, 0.0)) * acts.getOrDefault(mode, 1.0));
       return wet ? seen : 1 - seen;
+    }
+
+    /** A leak above need not run down: that it is dry here says little against it. */
+    private double ran(double probability) {
+      return wet ? probability : NEED_NOT_RUN * probability;
     }
 
     @Override
@@ -214,16 +223,16 @@ public interface Evidence {
    *
    * @param label what it is called
    * @param at the places of which it showed one; empty where it showed none
-   * @param shows probability that a leak shows, by its place
+   * @param shows probability that a leak shows, by its place and the mode of its fault
    * @param falseAlarm probability that one of these places shows without a leak there
    */
-  record Shown(Label label, Set<String> at, Map<String, Double> shows, double falseAlarm)
+  record Shown(Label label, Set<String> at, Map<String, Map<Mode, Double>> shows, double falseAlarm)
       implements Evidence {
     /** Refuses what is no probability. */
     public Shown {
       at = Set.copyOf(at);
       shows = Map.copyOf(shows);
-      shows.values().forEach(Evidence::probability);
+      shows.values().forEach(m -> m.values().forEach(Evidence::probability));
       probability(falseAlarm);
     }
 
@@ -234,7 +243,7 @@ public interface Evidence {
 
     @Override
     public double one(String other, Mode mode) {
-      double shown = shows.getOrDefault(other, 0.0);
+      double shown = shows.getOrDefault(other, Map.of()).getOrDefault(mode, 0.0);
       if (at.isEmpty()) {
         return (1 - falseAlarm) * (1 - shown);
       }

@@ -15,10 +15,20 @@ import java.util.stream.IntStream;
  */
 public record Weighing(List<Evidence> findings, Posterior all, List<double[]> without) {
 
-  /** Weighs findings of places. */
+  /** Weighs findings of places, each as likely as its own prior has it. */
   public static Weighing of(List<Hypothesis> places, List<Evidence> findings) {
     Worlds worlds = new Worlds(places);
-    double[] log = worlds.prior();
+    return of(worlds, worlds.prior(), findings);
+  }
+
+  /** The same, where the number of places that leak has odds of its own. */
+  public static Weighing of(List<Hypothesis> places, FaultCount count, List<Evidence> findings) {
+    Worlds worlds = new Worlds(places);
+    return of(worlds, worlds.prior(count), findings);
+  }
+
+  private static Weighing of(Worlds worlds, double[] prior, List<Evidence> findings) {
+    double[] log = prior.clone();
     for (int k = 0; k < log.length; k++) {
       log[k] = Math.log(Math.max(Worlds.LEAST, log[k]));
     }

@@ -132,6 +132,24 @@ final class Worlds {
     return prior;
   }
 
+  /** The same, where the number of places that leak has odds of its own. */
+  double[] prior(FaultCount count) {
+    double[] prior = prior();
+    double one = 0;
+    double two = 0;
+    for (int k = 1; k < prior.length; k++) {
+      one += second[k] < 0 ? prior[k] : 0;
+      two += second[k] < 0 ? 0 : prior[k];
+    }
+    for (int k = 0; k < prior.length; k++) {
+      prior[k] =
+          k == 0
+              ? count.none()
+              : second[k] < 0 ? prior[k] * count.one() / one : prior[k] * count.two() / two;
+    }
+    return prior;
+  }
+
   /** What a finding does to the worlds. */
   Effect effect(Evidence finding) {
     double none = finding.none();

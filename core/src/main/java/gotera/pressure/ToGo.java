@@ -38,7 +38,8 @@ public record ToGo(OptionalDouble minutes, double detection) {
     if (n < 2 || !Double.isFinite(shut) || !(dry > 0)) {
       return Optional.empty();
     }
-    double minutes = (trace.seconds(trace.size() - 1) - shut) / 60;
+    // a valve that is said to be shut after the last reading has held nothing yet
+    double minutes = Math.max(0, (trace.seconds(trace.size() - 1) - shut) / 60);
     TestPlan plan =
         new TestPlan(
             conditions.gauge(),

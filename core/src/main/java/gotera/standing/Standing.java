@@ -22,9 +22,10 @@ import java.util.Optional;
  * </ul>
  *
  * @param proof what is proven, circumstance by circumstance
+ * @param repaired when it was repaired last
  * @param again what leaks since the last repair, in order of time
  */
-public record Standing(CombinedProof proof, List<LeaksAgain> again) {
+public record Standing(CombinedProof proof, Optional<Instant> repaired, List<LeaksAgain> again) {
   /** Keeps its own copy. */
   public Standing {
     again = List.copyOf(again);
@@ -41,7 +42,8 @@ public record Standing(CombinedProof proof, List<LeaksAgain> again) {
         new ArrayList<>(Showings.of(visit.observed().stream().map(Happened::what).toList()));
     shown.addAll(visit.shown());
     if (repaired.isEmpty()) {
-      return new Standing(CombinedProof.of(shown, List.of(), List.of(), accepted), List.of());
+      return new Standing(
+          CombinedProof.of(shown, List.of(), List.of(), accepted), repaired, List.of());
     }
     Instant since = repaired.get();
     List<Happened<Repeat>> repeated =
@@ -53,6 +55,7 @@ public record Standing(CombinedProof proof, List<LeaksAgain> again) {
     List<Circumstance> failed = again.stream().map(LeaksAgain::when).distinct().toList();
     return new Standing(
         CombinedProof.of(shown, repeated.stream().map(Happened::what).toList(), failed, accepted),
+        repaired,
         again);
   }
 
@@ -67,6 +70,11 @@ public record Standing(CombinedProof proof, List<LeaksAgain> again) {
   /** Whether it is proven that no coolant is lost any more. */
   public boolean isProven() {
     return proof.proven();
+  }
+
+  /** Since when the repair holds, as far as anybody saw: empty before it, and while it leaks. */
+  public Optional<Instant> holdsSince() {
+    return repaired.filter(at -> again.isEmpty());
   }
 
   /** What took it back last. */

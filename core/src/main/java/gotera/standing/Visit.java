@@ -3,7 +3,9 @@ package gotera.standing;
 import gotera.retest.Repeat;
 import gotera.retest.Shown;
 import gotera.suspects.Observation;
+import java.time.Duration;
 import java.time.Instant;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
@@ -27,6 +29,17 @@ public record Visit(
     shown = List.copyOf(shown);
     repeated = repeated.stream().sorted(Comparator.comparing(Happened::at)).toList();
     failed = failed.stream().sorted(Comparator.comparing(LeaksAgain::at)).toList();
+  }
+
+  /** Apart stand things of which only the order is known. */
+  public static final Duration STEP = Duration.ofSeconds(1);
+
+  /** A visit of which only the order of what was observed is known. */
+  public static Visit inOrder(List<Observation> observed) {
+    List<Happened<Observation>> timed = new ArrayList<>();
+    observed.forEach(
+        o -> timed.add(new Happened<>(Instant.EPOCH.plus(STEP.multipliedBy(timed.size())), o)));
+    return new Visit(timed, List.of(), List.of(), List.of());
   }
 
   /** When it was repaired last. */

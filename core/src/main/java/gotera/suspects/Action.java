@@ -4,6 +4,7 @@ import gotera.evidence.Label;
 import gotera.look.LookState;
 import gotera.suspects.Checked.Fluid;
 import gotera.word.Worded;
+import java.util.List;
 import java.util.Optional;
 
 /** Something that can be done next: a check, or the repair. */
@@ -57,6 +58,34 @@ public sealed interface Action extends Label {
     @Override
     public String toString() {
       return word() + ":" + at;
+    }
+  }
+
+  /**
+   * A walk round: every place that can be seen as it is.
+   *
+   * @param then in which state
+   * @param likely places to begin with, in order
+   */
+  record LookRound(LookState then, List<String> likely) implements Action {
+    /** Keeps its own copy. */
+    public LookRound {
+      likely = List.copyOf(likely);
+    }
+
+    @Override
+    public String word() {
+      return "look-round";
+    }
+
+    @Override
+    public Optional<LookState> state() {
+      return Optional.of(then);
+    }
+
+    @Override
+    public String toString() {
+      return word() + ":" + then.word();
     }
   }
 
@@ -141,6 +170,12 @@ public sealed interface Action extends Label {
     DYE,
     COMBUSTION_GAS,
     BUBBLES,
-    CYLINDER
+    CYLINDER,
+    /** Left as it is, and looked at the next morning. */
+    PARKED_OVERNIGHT,
+    /** Marks of the level over days: nothing that can be done here tells more. */
+    LEVEL_WATCH,
+    /** Nothing is wrong. */
+    DONE
   }
 }

@@ -1,6 +1,7 @@
 package gotera.suspects;
 
 import gotera.evidence.Evidence;
+import gotera.evidence.FaultCount;
 import gotera.evidence.Hypothesis;
 import gotera.evidence.Posterior;
 import gotera.evidence.Weighing;
@@ -31,10 +32,8 @@ public record Assessment(
   /** Below this probability a place is not worth a line (1) (our judgement, untested). */
   private static final double WORTH_A_LINE = 0.04;
 
-  /**
-   * From here on an inner place that nobody can see is called found (1) (our judgement, untested).
-   */
-  private static final double FOUND_INSIDE = 0.5;
+  /** What is less likely than not is not repaired (1). */
+  private static final double EVEN = 0.5;
 
   /**
    * A place under suspicion.
@@ -45,19 +44,32 @@ public record Assessment(
    */
   public record Suspect(String place, double probability, List<Posterior.Reason> reasons) {}
 
-  /** Whether a place is found: coolant was seen there; or within, it is likelier than not. */
+  /**
+   * Whether a place is found: coolant was seen to leave it after it had been dried, or so much that
+   * drops were counted; its wall lets coolant through, its cap fails on the tester; or within, two
+   * kinds of checks say so.
+   */
   public boolean isFound(Suspect suspect) {
-    boolean inside =
-        job.places().stream()
-            .anyMatch(p -> p.place().equals(suspect.place()) && p.kind() == PlaceKind.INSIDE);
-    return job.wet().stream().anyMatch(w -> w.place().equals(suspect.place()))
-        || inside && suspect.probability() > FOUND_INSIDE;
+    return Found.places(job, posterior).contains(suspect.place());
+  }
+
+  /**
+   * The places that are found, and likelier than not: what may be offered for repair. Of wet places
+   * one below another the upper leads, and the lower is none of them.
+   */
+  public List<String> found() {
+    Set<String> certain = Found.certain(job);
+    return suspects.stream()
+        .filter(s -> certain.contains(s.place()) || s.probability() > EVEN && isFound(s))
+        .map(Suspect::place)
+        .toList();
   }
 
   /** Assesses a job. */
   public static Assessment of(Case job) {
     List<Hypothesis> places = job.open().stream().map(PlaceFacts::hypothesis).toList();
-    Weighing weighing = Weighing.of(places, rest(job, job.measured()));
+    FaultCount count = job.measured().isEmpty() ? FaultCount.BROUGHT_IN : FaultCount.BESIDES;
+    Weighing weighing = Weighing.of(places, count, rest(job, job.measured()));
     Posterior known = weighing.all();
     List<Flag> flags = Rules.of(job, known);
     Set<Kind> kinds = EnumSet.noneOf(Kind.class);
@@ -137,8 +149,14 @@ public record Assessment(
     return next.stream().findFirst().filter(p -> p.what().is(Action.Whole.REPAIR)).isPresent();
   }
 
-  /** Probability that nothing leaks. */
+  /** Probability that nothing leaks: none of the places that were measured, nor any other. */
   public double nothingLeaks() {
-    return posterior.probability();
+    double measured =
+        suspects.stream()
+            .filter(s -> job.measured().contains(s.place()))
+            .mapToDouble(s -> 1 - s.probability())
+            .min()
+            .orElse(1);
+    return Math.min(posterior.probability(), measured);
   }
 }

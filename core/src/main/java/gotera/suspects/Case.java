@@ -22,6 +22,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * Everything observed on a job, as far as it counts now:
@@ -93,11 +94,53 @@ public record Case(Circuit circuit, List<Observation> observed, AsNow now, ShopO
     return newest(Held.class);
   }
 
-  /** The newest hold in a state: cold, or running hot. */
+  /**
+   * The hold in a state, cold or running hot, that the most of the circuit was in; of equals the
+   * newest.
+   */
   Optional<Held> held(boolean hot) {
-    return all(counting(), Held.class).stream()
-        .filter(h -> h.scope().hot() == hot)
-        .reduce((a, b) -> b);
+    Optional<Held> most = Optional.empty();
+    for (Held h : holds(hot)) {
+      boolean less = most.filter(m -> out(m).size() < out(h).size()).isPresent();
+      boolean within = less && most.filter(m -> out(h).containsAll(out(m))).isPresent();
+      most = within ? most : Optional.of(h);
+    }
+    return most;
+  }
+
+  /** The newest hold of each extent, in order of time; what does not count is none. */
+  List<Held> holds(boolean hot) {
+    Map<Observation.Scope, Held> newest = new LinkedHashMap<>();
+    for (Held h : counting(Held.class)) {
+      if (h.scope().hot() == hot && h.counts()) {
+        newest.remove(h.scope());
+        newest.put(h.scope(), h);
+      }
+    }
+    return List.copyOf(newest.values());
+  }
+
+  /** What was not in a hold. */
+  Set<String> out(Held held) {
+    return Scoped.of(circuit, AsNow.OPEN, held.scope()).out();
+  }
+
+  /**
+   * What was in the test that a look under pressure was made in: that of the hold before it, else
+   * of the one after it; else the circuit as it stands.
+   */
+  Scoped under(Looked look) {
+    int at = observed.lastIndexOf(look);
+    Held held = null;
+    for (int i = 0; i < observed.size(); i++) {
+      boolean nearer = i < at || held == null;
+      if (nearer && observed.get(i) instanceof Held h && !h.scope().hot()) {
+        held = h;
+      }
+    }
+    return held == null
+        ? Scoped.of(circuit, now, Observation.Scope.of(""))
+        : Scoped.of(circuit, AsNow.OPEN, held.scope());
   }
 
   /** The newest of a kind that counts. */
@@ -180,20 +223,24 @@ public record Case(Circuit circuit, List<Observation> observed, AsNow now, ShopO
         .collect(Collectors.toSet());
   }
 
-  /** Every look that counts, one for each place and state. */
+  /** What a look is the same as: of the same place in the same state, dried before or as it was. */
+  private record Same(String place, LookState state, boolean dried) {}
+
+  /**
+   * Every look that counts, the newest of those that are the same. A place that was wet and, dried,
+   * stays dry got its wet from elsewhere: both say so together. Cleaning ends a track for what is
+   * seen afterwards, and unsays nothing.
+   */
   List<Looked> looks() {
-    Map<String, Map<LookState, Looked>> places = new LinkedHashMap<>();
+    Map<Same, Looked> looks = new LinkedHashMap<>();
     for (Looked look : counting(Looked.class)) {
-      Map<LookState, Looked> states =
-          places.computeIfAbsent(look.place(), p -> new LinkedHashMap<>());
-      if (look.saw() == Sight.CLEANED) {
-        states.clear();
-      } else {
-        states.remove(look.state());
-        states.put(look.state(), look);
+      Same same = new Same(look.place(), look.state(), look.driedBefore());
+      if (look.saw() != Sight.CLEANED) {
+        looks.remove(same);
+        looks.put(same, look);
       }
     }
-    return places.values().stream().flatMap(m -> m.values().stream()).toList();
+    return List.copyOf(looks.values());
   }
 
   /** Places whose flow was measured. */
@@ -226,16 +273,24 @@ public record Case(Circuit circuit, List<Observation> observed, AsNow now, ShopO
   }
 
   private LeakBalance balance(Held held, Outcome.Rate rate) {
-    return LeakBalance.of(
-        rate.rate(), rate.u(), flows(held), rate.law(), new GaugePressure(held.ratedKpa()));
+    Set<String> all = places().stream().map(PlaceFacts::place).collect(Collectors.toSet());
+    return balance(rate, held, all);
   }
 
-  private List<SiteFlow> flows(Held held) {
+  /** What the sites at some places, and what was caught inside, leave of a rate. */
+  LeakBalance balance(Outcome.Rate rate, Held held, Set<String> at) {
     List<SiteFlow> flows = new ArrayList<>();
-    wet().forEach(l -> l.flow().ifPresent(flows::add));
-    flows.addAll(held.caught());
-    flows.addAll(caughtInside());
-    return flows;
+    wet().stream().filter(l -> at.contains(l.place())).forEach(l -> l.flow().ifPresent(flows::add));
+    if (places().stream().anyMatch(p -> p.inside() && at.contains(p.place()))) {
+      flows.addAll(caught(held));
+    }
+    return LeakBalance.of(
+        rate.rate(), rate.u(), flows, rate.law(), new GaugePressure(held.ratedKpa()));
+  }
+
+  /** What was caught inside meanwhile. */
+  List<SiteFlow> caught(Held held) {
+    return Stream.concat(held.caught().stream(), caughtInside().stream()).toList();
   }
 
   /** Places this vehicle has, with what is known of each beforehand. */
@@ -265,7 +320,7 @@ public record Case(Circuit circuit, List<Observation> observed, AsNow now, ShopO
   /** Whether the places found explain the rate: then another look tells nothing more. */
   public boolean isExplained() {
     return balance().filter(b -> !b.anotherLeak()).isPresent()
-        && held(false).filter(h -> !flows(h).isEmpty()).isPresent();
+        && held(false).filter(h -> !measured().isEmpty() || !caught(h).isEmpty()).isPresent();
   }
 
   /**

@@ -8,10 +8,13 @@ import gotera.evidence.Evidence;
 import gotera.evidence.MeasuredRate;
 import gotera.evidence.Mode;
 import gotera.evidence.MoreIsLost;
+import gotera.evidence.Track;
 import gotera.look.LookState;
 import gotera.look.Sight;
+import gotera.pressure.verdict.Acceptance.Purpose;
+import gotera.pressure.verdict.VerdictKind;
+import gotera.suspects.Checked.CapTried;
 import gotera.suspects.Checked.Felt;
-import gotera.suspects.Checked.InCylinder;
 import gotera.suspects.Checked.LevelWatched;
 import gotera.suspects.Clue.Showed;
 import gotera.suspects.Clue.Sighting;
@@ -21,7 +24,9 @@ import gotera.suspects.Observation.Outcome;
 import gotera.suspects.Observation.Scanned;
 import gotera.uncertainty.DecisionLimits;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.EnumMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -47,16 +52,10 @@ final class CaseEvidence {
   private static final Vocabulary VOCABULARY = Vocabulary.published();
 
   private final Case job;
-  private final Scoped pressed;
   private final List<Evidence> findings = new ArrayList<>();
 
   private CaseEvidence(Case job) {
     this.job = job;
-    this.pressed =
-        Scoped.of(
-            job.circuit(),
-            job.now(),
-            job.held(false).map(Held::scope).orElse(Observation.Scope.of("")));
   }
 
   /** Everything that counts, as it is weighed. */
@@ -65,33 +64,65 @@ final class CaseEvidence {
     if (!job.afterRepair()) {
       Signs.of(job).forEach(all.findings::add);
     }
-    job.looks().forEach(all::look);
-    Drips.of(job, all.pressed).forEach(all.findings::add);
-    all.paper();
+    all.looks();
+    Drips.of(job, all.pressed()).forEach(all.findings::add);
     all.lamp();
     all.conditions();
+    all.caps();
     all.findings.addAll(InsideEvidence.of(job));
     all.rates();
     all.complaint();
     return List.copyOf(all.findings);
   }
 
-  private void look(Looked look) {
-    if (look.saw() == Sight.STAINED) {
-      findings.add(
-          VOCABULARY
-              .check("stain")
-              .at(
-                  new Clue.Seen(Sighting.STAIN, look.place(), Optional.of(look.state())),
-                  look.place(),
-                  true));
-    } else if (look.saw() == Sight.WET || look.saw() == Sight.DRY) {
-      LookState state = state(look);
-      boolean out = state == LookState.PRESSED && pressed.out().contains(look.place());
-      if (!out) {
-        findings.add(look(job, look.place(), state, look.wet(), look.driedBefore()));
-      }
+  /** What the widest hold exercised; without one, what one would now. */
+  private Scoped pressed() {
+    return job.held(false)
+        .map(h -> Scoped.of(job.circuit(), AsNow.OPEN, h.scope()))
+        .orElseGet(() -> Scoped.of(job.circuit(), job.now(), Observation.Scope.of("")));
+  }
+
+  /** What was dried before stands by itself; all the rest of a place is one track. */
+  private void looks() {
+    Map<String, List<Evidence.AtPlace>> tracks = new LinkedHashMap<>();
+    for (Looked look : job.looks()) {
+      seen(look)
+          .ifPresent(
+              e -> {
+                if (look.driedBefore()) {
+                  findings.add(e);
+                } else {
+                  tracks.computeIfAbsent(look.place(), p -> new ArrayList<>()).add(e);
+                }
+              });
     }
+    paper().forEach((p, e) -> tracks.computeIfAbsent(p, x -> new ArrayList<>()).add(e));
+    tracks.forEach((place, seen) -> findings.add(track(place, seen)));
+  }
+
+  /** Called by what was seen wet last, else by what was seen last. */
+  private static Evidence track(String place, List<Evidence.AtPlace> seen) {
+    Evidence.AtPlace last =
+        seen.stream()
+            .filter(Evidence.AtPlace::wet)
+            .reduce((a, b) -> b)
+            .orElse(seen.get(seen.size() - 1));
+    return seen.size() == 1 ? last : new Track(last.label(), place, seen);
+  }
+
+  private Optional<Evidence.AtPlace> seen(Looked look) {
+    if (look.saw() == Sight.STAINED) {
+      Clue clue = new Clue.Seen(Sighting.STAIN, look.place(), Optional.of(look.state()));
+      return Optional.of(VOCABULARY.check("stain").seen(clue, look.place(), true));
+    }
+    if (look.saw() != Sight.WET && look.saw() != Sight.DRY) {
+      return Optional.empty();
+    }
+    LookState state = state(look);
+    boolean out = state == LookState.PRESSED && job.under(look).out().contains(look.place());
+    return out
+        ? Optional.empty()
+        : Optional.of(look(job, look.place(), state, look.wet(), look.driedBefore()));
   }
 
   /**
@@ -99,7 +130,8 @@ final class CaseEvidence {
    *
    * @param dried whether it had been dried: then only what leaks now wets it
    */
-  static Evidence look(Case job, String place, LookState state, boolean wet, boolean dried) {
+  static Evidence.AtPlace look(
+      Case job, String place, LookState state, boolean wet, boolean dried) {
     PlaceFacts facts = VOCABULARY.facts(place);
     double falseAlarm = dried ? VOCABULARY.check("dry-and-look").falseAlarm() : facts.falseAlarm();
     Map<Mode, Double> acts = VOCABULARY.acts(state);
@@ -132,23 +164,26 @@ final class CaseEvidence {
 
   private LookState state(Looked look) {
     double rated = job.held().map(Held::ratedKpa).orElse(Held.USUAL_RATED);
+    // what a gross leak can keep is pressure
+    boolean gross = job.holds(false).stream().anyMatch(h -> h.outcome() instanceof Outcome.AtLeast);
     boolean without =
         look.state() == LookState.PRESSED
+            && !gross
             && look.gauge().isPresent()
             && look.gauge().getAsDouble() < PRESSED_SHARE * rated;
     return without ? LookState.COLD : look.state();
   }
 
   /** Paper at a place counts once, as it came away last. */
-  private void paper() {
-    Map<String, Evidence> last = new LinkedHashMap<>();
+  private Map<String, Evidence.AtPlace> paper() {
+    Map<String, Evidence.AtPlace> last = new LinkedHashMap<>();
     for (Observation.Blotted b : job.counting(Observation.Blotted.class)) {
       Sighting seen = b.damp() ? Sighting.DAMP_PAPER : Sighting.DRY_PAPER;
       last.put(
           b.place(),
-          VOCABULARY.check("blot").at(new Clue.Seen(seen, b.place()), b.place(), b.damp()));
+          VOCABULARY.check("blot").seen(new Clue.Seen(seen, b.place()), b.place(), b.damp()));
     }
-    findings.addAll(last.values());
+    return last;
   }
 
   /** Old glow that has not grown says nothing; glow never scanned before says little. */
@@ -173,6 +208,23 @@ final class CaseEvidence {
       Clue clue = new Clue.InCondition(felt.saw(), felt.place());
       findings.add(VOCABULARY.check(felt.saw().word()).at(clue, felt.place(), true));
     }
+  }
+
+  /** Each cap as it was tried last. */
+  private void caps() {
+    Map<String, CapTried> last = new LinkedHashMap<>();
+    job.counting(CapTried.class).forEach(c -> last.put(c.place(), c));
+    last.values()
+        .forEach(
+            c ->
+                findings.add(
+                    VOCABULARY
+                        .check("cap-test")
+                        .at(
+                            new Clue.Seen(
+                                c.passed() ? Sighting.CAP_PASSES : Sighting.CAP_FAILS, c.place()),
+                            c.place(),
+                            !c.passed())));
   }
 
   /** The newest hold of each state, and a watch of the level. */
@@ -201,18 +253,71 @@ final class CaseEvidence {
         .collect(java.util.stream.Collectors.toSet());
   }
 
-  /** What is left once the sites are taken off: whatever else leaks has to explain it. */
-  private void cold(Held held) {
-    Optional<LeakBalance> balance = job.balance();
-    Outcome outcome =
-        balance.isPresent() && held.outcome() instanceof Outcome.Rate r
-            ? new Outcome.Rate(balance.get().unexplained(), balance.get().unexplainedU(), r.law())
-            : held.outcome();
-    Set<String> taken = new java.util.HashSet<>(job.measured());
-    if (balance.isPresent() && job.counting(InCylinder.class).stream().anyMatch(InCylinder::wet)) {
-      job.places().stream().filter(PlaceFacts::inside).forEach(p -> taken.add(p.place()));
+  /**
+   * Holds of different extent stand beside each other: what they differ by is the branch that was
+   * cut off.
+   */
+  private void cold(Held whole) {
+    List<Held> parts = job.holds(false).stream().filter(h -> isPart(h, whole)).toList();
+    if (parts.isEmpty()) {
+      hold(whole);
+      return;
     }
-    boolean rest = !job.measured().isEmpty() && balance.isPresent();
+    for (Held part : parts) {
+      branch(whole, part);
+    }
+    hold(parts.stream().max(Comparator.comparingInt((Held h) -> job.out(h).size())).orElseThrow());
+  }
+
+  private boolean isPart(Held part, Held whole) {
+    return part != whole
+        && part.outcome() instanceof Outcome.Rate
+        && whole.outcome() instanceof Outcome.Rate
+        && job.out(part).size() > job.out(whole).size()
+        && job.out(part).containsAll(job.out(whole));
+  }
+
+  /** The branch that was cut off loses what less is lost without it. */
+  private void branch(Held whole, Held part) {
+    Outcome.Rate all = (Outcome.Rate) whole.outcome();
+    Outcome.Rate rest = (Outcome.Rate) part.outcome();
+    Set<String> branch = new HashSet<>(job.out(part));
+    branch.removeAll(job.out(whole));
+    double u = Math.hypot(all.u(), rest.u());
+    LeakBalance left =
+        job.balance(new Outcome.Rate(all.rate() - rest.rate(), u, all.law()), whole, branch);
+    Scoped scoped = Scoped.of(job.circuit(), AsNow.OPEN, whole.scope());
+    findings.add(
+        new MeasuredRate(
+            new Clue.Result(
+                falls(left.unexplained(), left.unexplainedU())
+                    ? Showed.BRANCH_LOSES
+                    : Showed.BRANCH_HOLDS),
+            left.unexplained(),
+            left.unexplainedU(),
+            (place, mode) ->
+                branch.contains(place)
+                    && scoped.exercises(place, mode)
+                    && !job.measured().contains(place)));
+  }
+
+  /** What is left once the sites are taken off: whatever else leaks has to explain it. */
+  private void hold(Held held) {
+    Set<String> in =
+        job.places().stream().map(PlaceFacts::place).collect(java.util.stream.Collectors.toSet());
+    in.removeAll(job.out(held));
+    boolean sites = job.measured().stream().anyMatch(in::contains) || !job.caught(held).isEmpty();
+    boolean rest =
+        sites && held.verdict() == VerdictKind.LEAK && held.outcome() instanceof Outcome.Rate;
+    Outcome outcome = held.outcome();
+    Set<String> taken = new HashSet<>(job.measured());
+    if (rest && held.outcome() instanceof Outcome.Rate r) {
+      LeakBalance left = job.balance(r, held, in);
+      outcome = new Outcome.Rate(left.unexplained(), left.unexplainedU(), r.law());
+      if (!job.caught(held).isEmpty()) {
+        job.places().stream().filter(PlaceFacts::inside).forEach(p -> taken.add(p.place()));
+      }
+    }
     rate(
         held,
         rest ? Showed.HOLD_REST : Showed.HOLD_FALLS,
@@ -227,7 +332,7 @@ final class CaseEvidence {
 
   /** Of a gross leak only a lower bound is known. */
   private void rate(Held held, Showed falls, Showed steady, Outcome outcome, Set<String> taken) {
-    Scoped scoped = Scoped.of(job.circuit(), job.now(), held.scope());
+    Scoped scoped = Scoped.of(job.circuit(), AsNow.OPEN, held.scope());
     double rate;
     double u;
     if (outcome instanceof Outcome.Rate r) {
@@ -241,10 +346,20 @@ final class CaseEvidence {
     }
     findings.add(
         new MeasuredRate(
-            new Clue.Result(falls(rate, u) ? falls : steady),
+            new Clue.Result(
+                falls(rate, u)
+                    ? falls
+                    : steady == Showed.HOLD_STEADY && !isSteady(rate, u)
+                        ? Showed.HOLD_UNCLEAR
+                        : steady),
             rate,
             u,
             (place, mode) -> scoped.exercises(place, mode) && !taken.contains(place)));
+  }
+
+  /** Only a bound says that nothing falls: what cannot be told from a leak is unclear. */
+  static boolean isSteady(double rate, double u) {
+    return rate + DecisionLimits.K * u <= Purpose.REPAIR.usual();
   }
 
   /** More is lost than was measured: then something leaks that the tests did not exercise. */

@@ -13,6 +13,11 @@ import gotera.evidence.Label;
 public record CheckFacts(String check, double sees, double falseAlarm) {
   /** What the check says about a place. */
   Evidence at(Label label, String place, boolean seen) {
+    return seen(label, place, seen);
+  }
+
+  /** The same, as a sighting of a track. */
+  Evidence.AtPlace seen(Label label, String place, boolean seen) {
     return new Evidence.AtPlace(label, place, seen, sees, falseAlarm);
   }
 }

@@ -21,6 +21,22 @@ public sealed interface Checked extends Observation {
   record Felt(String place, Condition saw) implements Checked, AtPlace {}
 
   /**
+   * A cap was tried on its tester.
+   *
+   * @param place the cap
+   * @param passed whether it opens and holds as it should
+   */
+  record CapTried(String place, boolean passed) implements Checked, AtPlace {
+    /** The caps that fit a tester. */
+    public static final List<String> CAPS = List.of("cap.neck", "tank.cap", "second-tank.cap");
+
+    /** Whether a place is a cap that fits a tester. */
+    public static boolean isCap(String place) {
+      return CAPS.contains(place);
+    }
+  }
+
+  /**
    * Bubbles in a funnel on the neck.
    *
    * @param result what they are

@@ -64,7 +64,10 @@ public sealed interface Clue extends Label {
     GLOW,
     NO_GLOW,
     /** Drops were counted there. */
-    COUNTED
+    COUNTED,
+    /** On its tester a cap does not do what it should. */
+    CAP_FAILS,
+    CAP_PASSES
   }
 
   /** A place was found in a condition. */
@@ -150,6 +153,12 @@ public sealed interface Clue extends Label {
     COOLANT_CLEAN,
     HOLD_FALLS,
     HOLD_STEADY,
+    /** It neither falls beyond its uncertainty, nor can it be called steady. */
+    HOLD_UNCLEAR,
+    /** With a branch cut off less is lost. */
+    BRANCH_LOSES,
+    /** With a branch cut off as much is lost. */
+    BRANCH_HOLDS,
     /** What is left of a hold's rate once the sites are taken off. */
     HOLD_REST,
     HOLD_EXPLAINED,

@@ -34,16 +34,15 @@ final class InsideEvidence {
     return all.findings;
   }
 
+  /** Each valid repeat of a check counts: one that is clean lowers, and never cancels. */
   private void inside() {
     boolean burns = job.circuit().part("block").isPresent();
     job.counting(GasChecked.class).stream()
         .filter(g -> burns && g.notCounted().isEmpty())
-        .reduce((a, b) -> b)
-        .ifPresent(g -> result(Showed.GAS, Showed.NO_GAS, "gas", g.colour() != GasColour.BLUE));
+        .forEach(g -> result(Showed.GAS, Showed.NO_GAS, "gas", g.colour() != GasColour.BLUE));
     job.counting(Bubbled.class).stream()
         .filter(b -> b.notCounted().isEmpty() && b.result() != Bubbles.AIR_LEAVING)
-        .reduce((a, b) -> b)
-        .ifPresent(
+        .forEach(
             b -> result(Showed.GAS_BUBBLES, Showed.NO_BUBBLES, "gas-bubbles", b.result().gas()));
     List<InCylinder> cylinders = job.counting(InCylinder.class);
     if (!cylinders.isEmpty()) {

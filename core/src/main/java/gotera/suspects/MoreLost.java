@@ -26,11 +26,11 @@ record MoreLost(double apart, List<Scoped> tests) {
     CoolantMixture coolant = new CoolantMixture(CoolantMixture.USUAL_STRENGTH);
     double apart = told.get().apart(cold.get().rate(), cold.get().u(), coolant);
     List<Scoped> tests = new ArrayList<>();
-    job.held(false).ifPresent(h -> tests.add(Scoped.of(job.circuit(), job.now(), h.scope())));
+    job.held(false).ifPresent(h -> tests.add(Scoped.of(job.circuit(), AsNow.OPEN, h.scope())));
     Optional<Outcome.Rate> hot = job.held(true).flatMap(MoreLost::rate);
     if (hot.isPresent()) {
       apart = Math.min(apart, told.get().apartHot(hot.get().rate(), hot.get().u()));
-      job.held(true).ifPresent(h -> tests.add(Scoped.of(job.circuit(), job.now(), h.scope())));
+      job.held(true).ifPresent(h -> tests.add(Scoped.of(job.circuit(), AsNow.OPEN, h.scope())));
     }
     return Optional.of(new MoreLost(apart, tests));
   }

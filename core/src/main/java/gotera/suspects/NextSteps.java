@@ -1,7 +1,5 @@
 package gotera.suspects;
 
-import gotera.evidence.Check;
-import gotera.evidence.Evidence;
 import gotera.evidence.Posterior;
 import gotera.look.LookState;
 import gotera.pressure.verdict.VerdictKind;
@@ -9,46 +7,44 @@ import gotera.suspects.Action.OfTheWhole;
 import gotera.suspects.Action.Whole;
 import gotera.suspects.Candidates.Candidate;
 import gotera.suspects.Flag.Kind;
-import gotera.suspects.Observation.Looked;
 import gotera.suspects.Observation.Outcome;
 import gotera.suspects.Proposal.Why;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
 
 /**
- * What to do next: checks by what they tell per minute of work; a rule of the trade that asks for a
- * check puts it first, and where one place is all but certain, the check that would refute it
- * cheapest comes first, or the repair.
+ * What to do next. What is found is repaired, and nothing else is; what is wet is dried and
+ * watched; else the check that tells most for its minutes, with what must come first in them. Where
+ * nothing leaks that is said, and where nothing here tells more it is watched over days.
  */
 final class NextSteps {
   /** From this probability on a place is all but certain (our judgement, untested). */
   static final double CERTAIN = 0.8;
 
-  /** Below it nothing is under suspicion yet (our judgement, untested). */
-  private static final double UNKNOWN = 0.25;
+  /** A check that tells less is none (bit) (our judgement, untested). */
+  private static final double TELLS_NOTHING = 0.01;
 
-  /** A check refutes a place where an outcome lowers its odds to this share (our judgement). */
-  private static final double REFUTES = 0.4;
-
-  /** A check that tells less is none (bit). */
-  private static final double TELLS_NOTHING = 1e-4;
-
-  /** A place below it is no reason to run the engine (our judgement, untested). */
-  private static final double WORTH_A_LOOK = 0.04;
+  /** A minute that tells less is better spent otherwise (bit/min) (our judgement, untested). */
+  private static final double WORTH_A_MINUTE = 0.001;
 
   /**
    * What tells less than this share of the best does not come first, however quick (1) (our
    * judgement, untested).
    */
-  private static final double WORTH_ITS_WALK = 0.15;
+  private static final double WORTH_ITS_WALK = 0.05;
+
+  /** From here on nothing is wrong, where nobody complains of a loss (our judgement, untested). */
+  private static final double NOTHING_WRONG = 0.3;
 
   private final Case job;
   private final Posterior known;
   private final Set<Kind> flags;
+  private final Set<String> found;
   private final List<Candidate> candidates;
   private final List<Proposal> ranked;
 
@@ -56,9 +52,13 @@ final class NextSteps {
     this.job = job;
     this.known = known;
     this.flags = flags;
+    this.found = Found.places(job, known);
     this.candidates = Candidates.of(job, known);
     List<Proposal> telling =
-        candidates.stream().map(this::proposal).filter(p -> p.bits() > TELLS_NOTHING).toList();
+        candidates.stream()
+            .map(this::proposal)
+            .filter(p -> p.bits() > TELLS_NOTHING && p.perMinute() > WORTH_A_MINUTE)
+            .toList();
     double most = telling.stream().mapToDouble(Proposal::bits).max().orElse(0);
     this.ranked =
         telling.stream()
@@ -68,14 +68,13 @@ final class NextSteps {
             .toList();
   }
 
-  /** The proposals, the first one first; none where nothing tells anything more. */
+  /** The proposals, the first one first. */
   static List<Proposal> of(Case job, Posterior known, Set<Kind> flags) {
     if (AfterRepair.awaitsProof(job)) {
-      return List.of(
-          new Proposal(new OfTheWhole(Whole.RE_TEST), 0, 0, List.of(), List.of(), Why.REPAIRED));
+      return List.of(whole(Whole.RE_TEST, Why.REPAIRED));
     }
     if (job.isExplained()) {
-      return List.of(repair());
+      return List.of(whole(Whole.REPAIR, Why.FOUND));
     }
     NextSteps steps = new NextSteps(job, known, flags);
     List<Proposal> all = new ArrayList<>();
@@ -83,11 +82,14 @@ final class NextSteps {
     steps.ranked.stream()
         .filter(p -> all.stream().noneMatch(f -> f.what().equals(p.what())))
         .forEach(all::add);
+    if (all.isEmpty()) {
+      all.add(whole(Whole.LEVEL_WATCH, Why.NOT_FOUND));
+    }
     return all;
   }
 
-  private static Proposal repair() {
-    return new Proposal(new OfTheWhole(Whole.REPAIR), 0, 0, List.of(), List.of(), Why.FOUND);
+  private static Proposal whole(Whole what, Why why) {
+    return new Proposal(new OfTheWhole(what), 0, 0, List.of(), List.of(), why);
   }
 
   private Proposal proposal(Candidate c) {
@@ -102,101 +104,159 @@ final class NextSteps {
 
   private Optional<Proposal> first() {
     if (flags.contains(Kind.GAS_CHECK_FIRST)) {
-      return best(p -> p.is(Whole.COMBUSTION_GAS), Why.SAME_PART);
+      return asked(p -> p.is(Whole.COMBUSTION_GAS), Why.SAME_PART);
     }
-    return certain().or(this::again).or(this::byFlag).or(this::byTrace);
+    return again()
+        .or(this::repair)
+        .or(this::watch)
+        .or(this::anotherKind)
+        .or(this::wrong)
+        .or(this::isItLost)
+        .or(this::byFlag);
   }
 
   /** A check that did not count is made again; a first pool is emptied and waited for anew. */
   private Optional<Proposal> again() {
     if (flags.contains(Kind.COMBUSTION_GAS_DOES_NOT_COUNT)) {
-      return best(p -> p.is(Whole.COMBUSTION_GAS), Why.AGAIN);
+      return asked(p -> p.is(Whole.COMBUSTION_GAS), Why.AGAIN);
     }
     if (flags.contains(Kind.BUBBLES_DO_NOT_COUNT)) {
-      return best(p -> p.is(Whole.BUBBLES), Why.AGAIN);
+      return asked(p -> p.is(Whole.BUBBLES), Why.AGAIN);
     }
     return flags.contains(Kind.POOLED_FOR_WEEKS)
-        ? best(p -> p.is(Whole.CYLINDER), Why.SECOND_AMOUNT)
+        ? asked(p -> p.is(Whole.CYLINDER), Why.SECOND_AMOUNT)
         : Optional.empty();
   }
 
-  private Optional<Proposal> byFlag() {
-    if (flags.contains(Kind.FALLS_AND_DRY_OUTSIDE)) {
-      return best(Action::inside, Why.INSIDE);
+  /**
+   * What is found is repaired; where a rate was measured and no site's flow, it is counted first.
+   */
+  private Optional<Proposal> repair() {
+    Set<String> certain = Found.certain(job);
+    if (!certain.isEmpty()) {
+      Optional<Proposal> another =
+          flags.contains(Kind.ANOTHER_LEAK)
+              ? best(p -> p instanceof Action.LookRound && in(p, LookState.PRESSED), Why.BALANCE)
+              : Optional.empty();
+      boolean within = another.isEmpty() && flags.contains(Kind.FALLS_AND_DRY_OUTSIDE);
+      return another
+          .or(() -> within ? best(Action::inside, Why.INSIDE) : Optional.empty())
+          .or(() -> Optional.of(whole(Whole.REPAIR, Why.FOUND)));
     }
-    if (flags.contains(Kind.GROSS_LEAK)) {
-      return best(p -> look(p) && in(p, LookState.PRESSED), Why.TELLS_MOST);
+    Optional<String> place =
+        known.suspects().stream().map(Posterior.Suspect::place).filter(found::contains).findFirst();
+    if (place.isEmpty() || known.marginal(place.get()) < EVEN) {
+      return Optional.empty();
     }
-    if (OtherCandidates.partLeftOut(job)) {
-      return best(p -> p.is(Whole.PRESSURE_TEST), Why.NOT_IN_THE_TEST);
-    }
-    if (flags.contains(Kind.NOTHING_FOUND)) {
-      return best(p -> p.is(Whole.DYE), Why.NOTHING_SEEN);
-    }
-    return flags.contains(Kind.STEADY_YET_LOST) ? steady() : Optional.empty();
+    boolean drips =
+        job.looks().stream()
+            .filter(l -> l.place().equals(place.get()) && l.state() == LookState.PRESSED)
+            .reduce((a, b) -> b)
+            .filter(Observation.Looked::wet)
+            .isPresent();
+    return Optional.of(
+        drips && rateIsOpen() ? countDrops(place.get()) : whole(Whole.REPAIR, Why.FOUND));
   }
 
-  /** What the likeliest place needs that can be looked at while it runs, or was not in the test. */
-  private Optional<Proposal> steady() {
-    return likeliest(this::ofSteady, Why.STEADY);
-  }
+  private static final double EVEN = 0.5;
 
-  /** The best check of its kind at the likeliest place that has one. */
-  private Optional<Proposal> likeliest(Predicate<Action> which, Why why) {
+  /** From here on a place is watched before anything else (1) (our judgement, untested). */
+  private static final double LIKELY = 0.7;
+
+  /**
+   * What is wet or glows is dried and watched, in the state in which it was wet; cold it is
+   * pressed. Whatever else spoke against it, that settles it in minutes. The likeliest first.
+   */
+  private Optional<Proposal> watch() {
+    Map<String, LookState> pending = Watching.pending(job);
     return known.suspects().stream()
-        .filter(s -> s.probability() >= WORTH_A_LOOK)
-        .flatMap(
-            s ->
-                best(p -> p.place().filter(s.place()::equals).isPresent() && which.test(p), why)
-                    .stream())
+        .filter(s -> pending.containsKey(s.place()))
+        .flatMap(s -> dried(s.place(), pending.getOrDefault(s.place(), LookState.PRESSED)).stream())
+        .findFirst()
+        .or(this::refute);
+  }
+
+  /**
+   * Of the inside no check alone condemns a head: another kind of it comes next; and where one
+   * fluid is not as it should be, the others are looked at.
+   */
+  private Optional<Proposal> anotherKind() {
+    boolean fluid =
+        job.counting(Checked.FluidSeen.class).stream().anyMatch(f -> f.saw() != Checked.Look.CLEAN);
+    Optional<Proposal> fluids =
+        fluid ? asked(p -> p instanceof Action.LookAtFluid, Why.INSIDE) : Optional.empty();
+    Posterior.Suspect top = known.suspects().get(0);
+    boolean inside = Case.VOCABULARY.facts(top.place()).kind() == PlaceKind.INSIDE;
+    return fluids.or(
+        () ->
+            inside && top.probability() >= EVEN
+                ? best(Action::inside, Why.ONE_ALONE)
+                : Optional.empty());
+  }
+
+  /** What is likely is watched too, before it is called found. */
+  private Optional<Proposal> refute() {
+    return known.suspects().stream()
+        .filter(s -> s.probability() >= LIKELY)
+        .flatMap(s -> best(p -> isDried(p, s.place()), Why.REFUTE).stream())
         .findFirst();
   }
 
-  /** While it runs, or what the tester replaced; parked where only that was told. */
-  private boolean ofSteady(Action what) {
-    Set<String> signs = Signs.counting(job);
-    boolean parked =
-        signs.contains("puddle-overnight")
-            && !signs.contains("loss-while-running")
-            && !signs.contains("loss-after-drive");
-    boolean then = in(what, LookState.RUNNING) || parked && in(what, LookState.PARKED);
-    return look(what) && then || what instanceof Action.TryCap;
+  private static boolean isDried(Action what, String place) {
+    return what instanceof Action.Look look && look.dried() && look.at().equals(place);
   }
 
-  /** Where the inside is suspected most, what tells of that place; its rate, once it was wet. */
-  private Optional<Proposal> inside() {
-    boolean wet = job.counting(Checked.InCylinder.class).stream().anyMatch(c -> c.wet());
-    Optional<Proposal> test = best(p -> p.is(Whole.PRESSURE_TEST), Why.BALANCE);
-    if (wet && test.isPresent()) {
-      return test;
-    }
-    Posterior.Suspect top = known.suspects().get(0);
-    boolean suspected = isInside(top.place()) && top.probability() >= UNKNOWN;
-    return suspected
-        ? ranked.stream()
-            .filter(p -> p.what().inside() && p.settles().contains(top.place()))
-            .findFirst()
-            .map(p -> p.because(Why.INSIDE))
+  private Optional<Proposal> dried(String place, LookState state) {
+    return candidates.stream()
+        .filter(c -> isDried(c.what(), place) && in(c.what(), state))
+        .findFirst()
+        .map(c -> proposal(c).because(Why.TRACE));
+  }
+
+  /** No loss is told of, a hold was tight, and whatever shows was dry under pressure or running. */
+  private Optional<Proposal> wrong() {
+    boolean held = job.held(false).filter(Rules::steady).isPresent();
+    boolean looked =
+        job.looks().stream()
+            .anyMatch(l -> l.state() == LookState.PRESSED || l.state() == LookState.RUNNING);
+    boolean wet = job.looks().stream().anyMatch(Observation.Looked::wet);
+    double sure = wet ? EVEN : NOTHING_WRONG;
+    return held && looked && !Signs.lossTold(job) && known.probability() >= sure
+        ? Optional.of(whole(Whole.DONE, Why.NOTHING_WRONG))
         : Optional.empty();
   }
 
-  /** Where something leads, the likeliest places are looked at; else pressure comes first. */
-  private Optional<Proposal> byTrace() {
-    Optional<Proposal> inside = inside();
-    if (inside.isPresent()) {
-      return inside;
-    }
-    if (Trails.lead(job)) {
-      return likeliest(NextSteps::look, Why.TRACE);
-    }
-    boolean unknown = known.suspects().stream().noneMatch(s -> s.probability() >= UNKNOWN);
-    return unknown || Signs.groundHides(job)
+  /**
+   * Where nobody tells of a loss, a hold says first whether anything is lost at all; where it is
+   * pumped up and nothing was seen, whether it is lost cold.
+   */
+  private Optional<Proposal> isItLost() {
+    boolean looked = !job.looks().isEmpty();
+    boolean pressed =
+        job.looks().stream().anyMatch(l -> l.state() == LookState.PRESSED && !l.driedBefore());
+    boolean now = !Signs.lossTold(job) || pressed || Signs.groundHides(job);
+    return (looked || Signs.groundHides(job))
+            && now
+            && job.counting(Observation.Held.class).isEmpty()
         ? best(p -> p.is(Whole.PRESSURE_TEST), Why.UNKNOWN_PLACE)
         : Optional.empty();
   }
 
-  private static boolean look(Action what) {
-    return what instanceof Action.Look;
+  private Optional<Proposal> byFlag() {
+    // where something is hidden it may be there as well
+    if (flags.contains(Kind.FALLS_AND_DRY_OUTSIDE) && job.hidden().isEmpty()) {
+      return best(Action::inside, Why.INSIDE);
+    }
+    if (flags.contains(Kind.GROSS_LEAK)) {
+      return best(p -> p instanceof Action.LookRound && in(p, LookState.PRESSED), Why.GROSS);
+    }
+    if (flags.contains(Kind.NOTHING_FOUND)) {
+      return asked(p -> p.is(Whole.DYE) || p.is(Whole.PRESSURE_TEST), Why.NOTHING_SEEN);
+    }
+    if (OtherCandidates.partLeftOut(job)) {
+      return best(p -> p.is(Whole.PRESSURE_TEST), Why.NOT_IN_THE_TEST);
+    }
+    return Optional.empty();
   }
 
   private static boolean in(Action what, LookState state) {
@@ -207,45 +267,12 @@ final class NextSteps {
     return ranked.stream().filter(p -> which.test(p.what())).findFirst().map(p -> p.because(why));
   }
 
-  /** What comes next where one place is all but certain and its flow is not measured. */
-  private Optional<Proposal> certain() {
-    Set<String> measured = job.measured();
-    Optional<Posterior.Suspect> top =
-        known.suspects().stream()
-            .filter(s -> !measured.contains(s.place()) && !isElsewhere(s.place()))
-            .findFirst()
-            .filter(s -> s.probability() >= CERTAIN || beadAt(s.place()));
-    if (top.isEmpty()) {
-      return Optional.empty();
-    }
-    String place = top.get().place();
-    if (beadAt(place)) {
-      return Optional.of(rateIsOpen() ? countDrops(place) : repair());
-    }
-    Proposal otherwise = oneCheckAlone(place).orElse(repair());
-    return Optional.of(
-        refuting(place, top.get().probability()).map(p -> p.because(Why.REFUTE)).orElse(otherwise));
-  }
-
-  private static boolean isInside(String place) {
-    return Case.VOCABULARY.facts(place).kind() == PlaceKind.INSIDE;
-  }
-
-  private static boolean isElsewhere(String place) {
-    return Case.VOCABULARY.facts(place).kind() == PlaceKind.ELSEWHERE;
-  }
-
-  /** Of the inside no check alone condemns a head: another kind of it comes first. */
-  private Optional<Proposal> oneCheckAlone(String place) {
-    return isInside(place) && InsideSeen.of(job).kinds() < 2
-        ? best(Action::inside, Why.ONE_ALONE)
-        : Optional.empty();
-  }
-
-  private boolean beadAt(String place) {
-    return job.latest().stream()
-        .filter(Looked::wet)
-        .anyMatch(l -> l.place().equals(place) && l.driedBefore());
+  /** What a rule of the trade asks for, however little it is expected to tell. */
+  private Optional<Proposal> asked(Predicate<Action> which, Why why) {
+    return candidates.stream()
+        .filter(c -> which.test(c.what()))
+        .map(c -> proposal(c).because(why))
+        .max(Comparator.comparingDouble(Proposal::perMinute));
   }
 
   /** Whether a leak was measured, and no site's flow. */
@@ -260,26 +287,5 @@ final class NextSteps {
     Action count = new Action.CountDrops(place);
     return new Proposal(
         count, Case.VOCABULARY.minutes(count.word()), 0, List.of(), List.of(place), Why.BALANCE);
-  }
-
-  /** The cheapest check of which an outcome would lower the odds of a place by much. */
-  private Optional<Proposal> refuting(String place, double p) {
-    return candidates.stream()
-        .filter(c -> c.settles().contains(place) && refutes(c.check(), place, p))
-        .min(
-            Comparator.comparingDouble((Candidate c) -> c.check().minutes())
-                .thenComparing(c -> c.what() instanceof Action.Look l && l.dried() ? 0 : 1))
-        .map(this::proposal);
-  }
-
-  private boolean refutes(Check check, String place, double p) {
-    double now = p / (1 - p);
-    for (Evidence outcome : check.outcomes()) {
-      double then = known.marginal(place, outcome);
-      if (then / (1 - then) < REFUTES * now) {
-        return true;
-      }
-    }
-    return false;
   }
 }

@@ -162,6 +162,18 @@ public interface Observation {
       this(verdict, outcome, ratedKpa, Scope.of(loop), afterRepair, caught);
     }
 
+    /** The same with the heater's valve shut or not. */
+    public Held withHeaterShut(boolean shut) {
+      Scope other = new Scope(scope.loop(), scope.hot(), scope.cutOff(), shut);
+      return new Held(verdict, outcome, ratedKpa, other, afterRepair, caught);
+    }
+
+    /** Whether it says anything of coolant, or that a place was seen. */
+    public boolean counts() {
+      return verdict != VerdictKind.NOT_COUNTED
+          && (verdict == VerdictKind.STOPPED || !(outcome instanceof Outcome.Nothing));
+    }
+
     /** The loop that was tested, where there are several; else empty. */
     public String loop() {
       return scope.loop();

@@ -10,11 +10,13 @@ import gotera.suspects.Action.OfTheWhole;
 import gotera.suspects.Action.Whole;
 import gotera.suspects.Candidates.Candidate;
 import gotera.suspects.Checked.Bubbled;
+import gotera.suspects.Checked.CapTried;
 import gotera.suspects.Checked.Fluid;
 import gotera.suspects.Checked.FluidSeen;
 import gotera.suspects.Checked.InCylinder;
 import gotera.suspects.Observation.GasChecked;
 import gotera.suspects.Observation.Held;
+import gotera.suspects.Observation.Looked;
 import gotera.suspects.Observation.Scanned;
 import gotera.suspects.Observation.Scope;
 import gotera.suspects.Proposal.First;
@@ -26,6 +28,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /** Checks that are no look at one place: a hold, dye, gas, bubbles, cylinders, fluids, the cap. */
 final class OtherCandidates {
@@ -50,6 +53,7 @@ final class OtherCandidates {
     others.dye();
     others.inside();
     others.fluids();
+    others.overnight();
     others.cap();
     return List.copyOf(others.all);
   }
@@ -117,7 +121,7 @@ final class OtherCandidates {
   /** Dye comes after the eye: once most of what shows outside was looked at. */
   private boolean lookedFor() {
     return Outside.of(job, LookState.PRESSED, outOfTest).dry() > HALF
-        || Outside.of(job, LookState.RUNNING, Set.of()).dry() > HALF;
+        && Outside.of(job, LookState.RUNNING, Set.of()).dry() > HALF;
   }
 
   private static final double HALF = 0.5;
@@ -125,17 +129,34 @@ final class OtherCandidates {
   /** So many places are told apart in what dye is expected to tell; the rest are one. */
   private static final int MOST_TOLD_APART = 12;
 
+  /** Of what is covered or hidden the lamp shows so much less (1) (our judgement, untested). */
+  private static final double THROUGH_A_GAP = 0.5;
+
+  private boolean covered(String place) {
+    return job.hidden().contains(place) || VOCABULARY.facts(place).access().coverMinutes() > 0;
+  }
+
   /** Dye shows one of the places, or none. */
   private void dye() {
-    if (!job.counting(Scanned.class).isEmpty() || !lookedFor()) {
+    if (!job.counting(Scanned.class).isEmpty()
+        || !lookedFor()
+        || job.counting(Held.class).isEmpty()) {
       return;
     }
     CheckFacts facts = VOCABULARY.check(Whole.DYE.word());
-    Map<String, Double> shows = new HashMap<>();
+    Map<String, Map<Mode, Double>> shows = new HashMap<>();
+    Map<Mode, Double> always = new EnumMap<>(Mode.class);
+    Map<Mode, Double> less = new EnumMap<>(Mode.class);
+    for (Mode mode : Mode.values()) {
+      always.put(
+          mode,
+          facts.sees() * Math.min(1, VOCABULARY.acts(LookState.RUNNING).getOrDefault(mode, 1.0)));
+    }
+    always.forEach((mode, sees) -> less.put(mode, THROUGH_A_GAP * sees));
     job.circuit().joints().stream()
         .map(Joint::code)
         .filter(j -> !Candidates.cutOff(job, j))
-        .forEach(j -> shows.put(j, facts.sees()));
+        .forEach(j -> shows.put(j, covered(j) ? less : always));
     Action label = new OfTheWhole(Whole.DYE);
     List<String> likely =
         known.suspects().stream()
@@ -146,12 +167,7 @@ final class OtherCandidates {
     Set<String> others = new HashSet<>(shows.keySet());
     likely.forEach(others::remove);
     double each = facts.falseAlarm() / shows.size();
-    List<Evidence> outcomes = new ArrayList<>();
-    outcomes.add(new Evidence.Shown(label, Set.of(), shows, facts.falseAlarm()));
-    likely.forEach(p -> outcomes.add(new Evidence.Shown(label, Set.of(p), shows, each)));
-    if (!others.isEmpty()) {
-      outcomes.add(new Evidence.Shown(label, others, shows, each * others.size()));
-    }
+    List<Evidence> outcomes = Candidates.oneOf(label, likely, others, shows, each);
     all.add(
         new Candidate(
             label,
@@ -175,7 +191,9 @@ final class OtherCandidates {
       result(Whole.BUBBLES, "gas-bubbles", preparation.before(LookState.RUNNING));
     }
     List<InCylinder> cylinders = job.counting(InCylinder.class);
-    if (cylinders.stream().allMatch(InCylinder::pooled)) {
+    // plugs come out after a hold: what it loses goes somewhere
+    if (cylinders.stream().allMatch(InCylinder::pooled)
+        && (!job.counting(Held.class).isEmpty() || !cylinders.isEmpty())) {
       result(Whole.CYLINDER, "wet-cylinder", preparation.before(LookState.PRESSED));
     }
   }
@@ -208,20 +226,48 @@ final class OtherCandidates {
     }
   }
 
+  /** A night of waiting counts as so much work (min) (our judgement, untested). */
+  private static final double A_NIGHT = 60;
+
+  /**
+   * Left until the next morning: what opens only when it shrinks, and what needs a night to show.
+   */
+  private void overnight() {
+    Set<String> seen =
+        job.looks().stream()
+            .filter(l -> l.state() == LookState.PARKED)
+            .map(Looked::place)
+            .collect(Collectors.toSet());
+    if (!job.counting(Held.class).isEmpty()) {
+      Candidates.round(
+              job,
+              known,
+              LookState.PARKED,
+              new OfTheWhole(Whole.PARKED_OVERNIGHT),
+              preparation.before(LookState.PARKED),
+              seen)
+          .map(c -> c.after(A_NIGHT))
+          .ifPresent(all::add);
+    }
+  }
+
   private void cap() {
     CheckFacts facts = VOCABULARY.check("cap-test");
-    String place = "cap.neck";
-    Action label = new Action.TryCap(place);
-    if (job.open().stream().anyMatch(p -> p.place().equals(place))) {
-      all.add(
-          new Candidate(
-              label,
-              new Check(
-                  label,
-                  VOCABULARY.minutes("cap-test"),
-                  List.of(facts.at(label, place, true), facts.at(label, place, false))),
-              List.of(),
-              List.of(place)));
+    Set<String> tried =
+        job.counting(CapTried.class).stream().map(CapTried::place).collect(Collectors.toSet());
+    for (String place : CapTried.CAPS) {
+      Action label = new Action.TryCap(place);
+      if (!tried.contains(place) && job.open().stream().anyMatch(p -> p.place().equals(place))) {
+        all.add(
+            new Candidate(
+                label,
+                new Check(
+                    label,
+                    VOCABULARY.minutes("cap-test"),
+                    List.of(facts.at(label, place, true), facts.at(label, place, false))),
+                List.of(),
+                List.of(place)));
+      }
     }
   }
 }

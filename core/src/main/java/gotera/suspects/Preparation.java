@@ -6,6 +6,7 @@ import gotera.suspects.Observation.Dripped;
 import gotera.suspects.Observation.GasChecked;
 import gotera.suspects.Observation.Held;
 import gotera.suspects.Observation.Looked;
+import gotera.suspects.Observation.Scanned;
 import gotera.suspects.Proposal.First;
 import java.util.List;
 
@@ -38,7 +39,7 @@ record Preparation(LookState state) {
         state = look.state();
       } else if (o instanceof Dripped drip) {
         state = drip.state();
-      } else if (o instanceof GasChecked || o instanceof Bubbled) {
+      } else if (o instanceof GasChecked || o instanceof Bubbled || o instanceof Scanned) {
         state = LookState.RUNNING;
       }
     }

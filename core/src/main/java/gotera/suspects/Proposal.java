@@ -77,6 +77,12 @@ public record Proposal(
     /** The places found explain the rate, or the leak was seen where it starts. */
     FOUND,
     /** It was repaired, and nothing shows yet that it holds. */
-    REPAIRED
+    REPAIRED,
+    /** It empties: look where it runs meanwhile. */
+    GROSS,
+    /** No loss is told of, nothing falls, nothing is wet. */
+    NOTHING_WRONG,
+    /** Nothing that can be done here tells more. */
+    NOT_FOUND
   }
 }

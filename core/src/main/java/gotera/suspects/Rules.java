@@ -17,7 +17,6 @@ import gotera.suspects.Observation.Looked;
 import gotera.suspects.Observation.Outcome;
 import gotera.suspects.Observation.Replaced;
 import gotera.suspects.Observation.Scanned;
-import gotera.uncertainty.DecisionLimits;
 import gotera.warming.Thermostat;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -64,7 +63,9 @@ final class Rules {
 
   private void dangers() {
     add(
-        job.counting(FluidSeen.class).stream().anyMatch(f -> f.saw() == Checked.Look.PINK),
+        job.counting(FluidSeen.class).stream()
+                .anyMatch(f -> f.at() == Checked.Fluid.GEARBOX && f.saw() == Checked.Look.PINK)
+            || Signs.counting(job).contains("pink-froth"),
         Kind.STOP_DRIVING);
     List<InCylinder> wet = job.counting(InCylinder.class).stream().filter(InCylinder::wet).toList();
     add(!wet.isEmpty(), Kind.HYDRAULIC_LOCK);
@@ -114,7 +115,9 @@ final class Rules {
   private void holds() {
     Optional<Held> cold = job.held(false);
     Optional<Outcome> outcome = cold.map(Held::outcome);
-    add(outcome.filter(Outcome.AtLeast.class::isInstance).isPresent() && !found(), Kind.GROSS_LEAK);
+    add(
+        outcome.filter(Outcome.AtLeast.class::isInstance).isPresent() && !found(job),
+        Kind.GROSS_LEAK);
     add(
         cold.filter(
                 h ->
@@ -133,13 +136,13 @@ final class Rules {
     boolean falls =
         job.held(false).filter(Rules::falls).isPresent()
             && job.balance().filter(b -> !b.anotherLeak()).isEmpty();
-    boolean outsideFound = !another() && found();
+    boolean outsideFound = !another() && found(job);
     add(
-        falls && !outsideFound && !insideFound() && dryOutside(LookState.PRESSED),
+        falls && !outsideFound && !insideFound() && dryOutside(job, LookState.PRESSED),
         Kind.FALLS_AND_DRY_OUTSIDE);
     boolean lost = Signs.lost(job) && !job.afterRepair();
     boolean hotLeak = job.held(true).filter(Rules::falls).isPresent();
-    boolean nothing = !found() && !insideFound() && !hotLeak;
+    boolean nothing = !found(job) && !insideFound() && !hotLeak;
     add(lost && nothing && job.held(false).filter(Rules::steady).isPresent(), Kind.STEADY_YET_LOST);
     add(
         job.held(false).filter(Rules::falls).isPresent()
@@ -149,7 +152,7 @@ final class Rules {
         nothing
             && job.held(false).filter(Rules::falls).isEmpty()
             && job.counting(Scanned.class).isEmpty()
-            && dryOutside(LookState.RUNNING),
+            && dryOutside(job, LookState.RUNNING),
         Kind.NOTHING_FOUND);
     add(Signs.groundHides(job), Kind.GROUND_HIDES_DRIPS);
   }
@@ -161,14 +164,21 @@ final class Rules {
   }
 
   /** What was not in the test, or is found already, need not be dry. */
-  private boolean dryOutside(LookState state) {
+  private static boolean dryOutside(Case job, LookState state) {
     Set<String> without = new HashSet<>(job.measured());
     if (state == LookState.PRESSED) {
       job.held(false)
-          .map(h -> Scoped.of(job.circuit(), job.now(), h.scope()))
+          .map(h -> Scoped.of(job.circuit(), AsNow.OPEN, h.scope()))
           .ifPresent(s -> without.addAll(s.out()));
     }
     return Outside.of(job, state, without).everywhere();
+  }
+
+  /** Whether the cold hold falls, and whatever shows outside was dry under pressure. */
+  static boolean fallsAndIsDryOutside(Case job) {
+    return job.held(false).filter(Rules::falls).isPresent()
+        && !found(job)
+        && dryOutside(job, LookState.PRESSED);
   }
 
   private static boolean falls(Held held) {
@@ -178,11 +188,11 @@ final class Rules {
   static boolean steady(Held held) {
     return held.outcome() instanceof Outcome.Rate r
         && !falls(held)
-        && r.rate() <= DecisionLimits.K * r.u();
+        && (held.verdict() == VerdictKind.TIGHT || CaseEvidence.isSteady(r.rate(), r.u()));
   }
 
   /** Whether coolant was seen to leave somewhere. */
-  private boolean found() {
+  private static boolean found(Case job) {
     return job.latest().stream().anyMatch(Looked::wet)
         || job.counting(Scanned.class).stream().anyMatch(s -> s.glow().counts())
         || job.counting(Felt.class).stream().anyMatch(f -> f.saw().leaves());

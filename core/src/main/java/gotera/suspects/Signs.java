@@ -88,6 +88,12 @@ final class Signs {
     return job.newest(Told.Loss.class).isPresent() || told(job).stream().anyMatch(LOST::contains);
   }
 
+  /** Whether anybody says that coolant goes: a puddle alone may be of anything. */
+  static boolean lossTold(Case job) {
+    return job.newest(Told.Loss.class).isPresent()
+        || told(job).stream().anyMatch(s -> LOST.contains(s) && !s.equals("puddle-overnight"));
+  }
+
   static List<Evidence> of(Case job) {
     Set<String> counting = counting(job);
     List<Evidence> findings = new ArrayList<>();

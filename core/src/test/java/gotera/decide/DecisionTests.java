@@ -123,17 +123,75 @@ class DecisionTests {
   @Test
   void aRepairThatMendsPlacesOfSeveralPartsIsOfferedOnce() {
     Decision decision =
-        of(
-            new GasChecked(GasColour.YELLOW, List.of()),
-            new InCylinder(2, true, NONE, NONE, false),
-            wet("head.gasket", NONE));
+        of(new GasChecked(GasColour.YELLOW, List.of()), new InCylinder(2, true, NONE, NONE, false));
+    assertThat(decision.found()).isNotEmpty().allMatch(p -> p.startsWith("inside."));
     assertThat(decision.repairs())
         .filteredOn(o -> o.kind() == RepairKind.HEAD_GASKET)
         .singleElement()
-        .satisfies(
-            o ->
-                assertThat(o.repair().fixes())
-                    .contains("head.gasket", "inside.cylinder", "inside.head-gasket"));
+        .satisfies(o -> assertThat(o.repair().fixes()).containsAll(decision.found()));
+  }
+
+  /** Two places found, others under suspicion: only the two are repaired, and nothing is left. */
+  @Test
+  void onlyWhatIsFoundIsRepaired() {
+    Decision decision =
+        of(
+            new Sign("drip-front"),
+            wet("upper-hose.housing-end", OptionalDouble.of(3)),
+            wet("pump.shaft-seal", OptionalDouble.of(8)));
+    assertThat(decision.found())
+        .containsExactlyInAnyOrder("upper-hose.housing-end", "pump.shaft-seal");
+    assertThat(decision.repairs())
+        .extracting(Option::kind)
+        .containsOnly(RepairKind.CLAMP, RepairKind.HOSE, RepairKind.PUMP);
+    for (RepairOrder way : decision.ways()) {
+      Close.to("nothing is left", way.unsolved(), 0, 1e-9);
+    }
+    assertThat(of(new Sign("drip-front")).found()).as("nothing was seen yet").isEmpty();
+  }
+
+  /** Neighbours go by what is drained and off; another suspect is none, nor what is not there. */
+  @Test
+  void neighboursAreReachedAndNotSuspected() {
+    Decision pump = of(wet("pump.shaft-seal", OptionalDouble.of(8)), new Sign("sweet-smell-cabin"));
+    assertThat(pump.neighbours())
+        .extracting(Option::kind)
+        .contains(RepairKind.BELT, RepairKind.THERMOSTAT, RepairKind.CAP)
+        .doesNotContain(RepairKind.HEATER_CORE, RepairKind.TIMING_SET, RepairKind.PUMP);
+    Decision radiator = of(wet("radiator.core", OptionalDouble.of(8)));
+    assertThat(radiator.neighbours())
+        .extracting(o -> o.repair().name())
+        .contains("hose upper-hose", "hose lower-hose", "mounts radiator");
+    Option cap = pump.neighbours().stream().filter(o -> o.kind() == RepairKind.CAP).findAny().get();
+    Close.to("the part alone: it is off anyway", cap.repair().cost(), 30, 1e-9);
+  }
+
+  /** Every repair of every kind of circuit: no neighbour is the repair itself, nor absent. */
+  @Test
+  void neighboursOfEveryPlaceAreThere() {
+    for (CircuitPresets.Preset preset : CircuitPresets.all()) {
+      Circuit circuit = CircuitBuilder.of(preset.features());
+      for (Circuit.Joint joint : circuit.joints()) {
+        for (RepairKind kind : RepairKind.mending(joint.code())) {
+          String at = kind.of(joint.code());
+          for (Neighbours.Neighbour n : Neighbours.of(kind, at, circuit)) {
+            assertThat(n.kind() == kind && n.at().equals(at)).as(joint + ": " + n).isFalse();
+            assertThat(circuit.joints())
+                .as(joint + ": " + n)
+                .anyMatch(j -> j.code().equals(n.at()) || j.code().startsWith(n.at() + "."));
+          }
+        }
+      }
+    }
+  }
+
+  @Test
+  void whatRanHotIsCuredToo() {
+    Decision hot = of(new Sign("needle-rises"), wet(END, NONE));
+    assertThat(hot.besides())
+        .extracting(Option::kind)
+        .containsExactly(RepairKind.THERMOSTAT, RepairKind.CAP, RepairKind.FLUSH);
+    assertThat(of(wet(END, NONE)).besides()).isEmpty();
   }
 
   /** Whatever was found: probabilities add up, and no way costs less than the best. */

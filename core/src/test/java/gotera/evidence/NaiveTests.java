@@ -213,7 +213,7 @@ class NaiveTests {
           new Evidence.Shown(
               label,
               random.nextBoolean() ? Set.of() : Set.of(place),
-              Map.of("p0", 0.8, "p1", 0.7, "p5", 0.8),
+              Map.of("p0", acts, "p1", Map.of(Mode.ALWAYS, 0.7), "p5", acts),
               0.02);
       default -> new Evidence.OfTheWhole(label, random.nextBoolean(), 0.9, 0.1);
     };

@@ -2,6 +2,7 @@ package gotera.suspects;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import gotera.circuit.Branch;
 import gotera.circuit.Circuit;
 import gotera.circuit.CircuitBuilder;
 import gotera.circuit.CircuitPresets;
@@ -133,7 +134,8 @@ class LawsTests {
           assertThat(a.nothingLeaks()).isBetween(0.0, 1.0);
           assertThat(a.suspects()).allMatch(s -> s.probability() >= 0 && s.probability() <= 1);
           assertThat(a.next())
-              .allMatch(n -> n.minutes() > 0 && n.bits() >= 0 || n.what().is(Action.Whole.REPAIR));
+              .allMatch(
+                  n -> n.minutes() > 0 && n.bits() >= 0 || n.what() instanceof Action.OfTheWhole);
         }
       }
     }
@@ -164,6 +166,89 @@ class LawsTests {
       assertThat(shaft).isGreaterThanOrEqualTo(before - 1e-3);
       before = shaft;
     }
+  }
+
+  /** Clamping a branch off is how a find in it is confirmed: it raises it, whatever came before. */
+  @ParameterizedTest
+  @MethodSource("generators")
+  void confirmingByCuttingOffRaises(Random random) {
+    Circuit circuit = CircuitBuilder.of(CircuitPresets.USUAL);
+    List<String> heater =
+        circuit.joints().stream()
+            .filter(j -> j.branch() == Branch.HEATER)
+            .map(Circuit.Joint::code)
+            .toList();
+    String place = heater.get(random.nextInt(heater.size()));
+    List<Observation> seen =
+        List.of(held(0.8, 0.03, false), look(place, LookState.PRESSED, Sight.WET, true));
+    Scope without = new Scope("", false, java.util.Set.of(Branch.HEATER), false);
+    Held cut =
+        new Held(
+            VerdictKind.TIGHT,
+            new Outcome.Rate(0.01, 0.03, LeakLaw.SEEP),
+            110,
+            without,
+            false,
+            List.of());
+    double before = p(circuit, seen, place);
+    assertThat(before).isGreaterThan(0.5);
+    assertThat(p(circuit, with(seen, cut), place)).as(place).isGreaterThanOrEqualTo(before - 0.01);
+    // another branch is no better for it
+    double other = p(circuit, List.of(held(0.8, 0.03, false)), "radiator.core");
+    assertThat(p(circuit, List.of(held(0.8, 0.03, false), cut), "radiator.core")).isLessThan(other);
+  }
+
+  /** The same wet told in five states and on paper is one sighting. */
+  @ParameterizedTest
+  @MethodSource("generators")
+  void oneTrackIsOneSighting(Random random) {
+    Circuit circuit = circuit(random);
+    String place = joint(random, circuit);
+    List<Observation> told = new ArrayList<>();
+    for (LookState state : LookState.values()) {
+      told.add(look(place, state, Sight.WET, false));
+    }
+    told.add(new Observation.Blotted(place, true));
+    double once = p(circuit, told.subList(2, 3), place);
+    double all = p(circuit, told, place);
+    assertThat(all).as(place).isGreaterThanOrEqualTo(once - 1e-9).isLessThan(0.97);
+  }
+
+  @ParameterizedTest
+  @MethodSource("generators")
+  void moreDropsNeverRaiseThatNothingLeaks(Random random) {
+    Circuit circuit = circuit(random);
+    List<Observation> some = distinct(random, circuit);
+    String place = joint(random, circuit);
+    double before = 1;
+    for (double drops : new double[] {0, 2, 10, 60}) {
+      Looked look =
+          new Looked(
+              place,
+              LookState.PRESSED,
+              drops > 0 ? Sight.WET : Sight.DRY,
+              OptionalDouble.of(100),
+              drops > 0 ? OptionalDouble.of(drops) : NONE);
+      double nothing = Assessment.of(new Case(circuit, with(some, look), false)).nothingLeaks();
+      assertThat(nothing).as("%s drops at %s", drops, place).isLessThanOrEqualTo(before + 1e-6);
+      before = drops > 0 ? Math.min(before, 1) : before;
+    }
+  }
+
+  /** What was only told condemns no place. */
+  @ParameterizedTest
+  @MethodSource("generators")
+  void nothingIsAllButCertainWithoutASighting(Random random) {
+    Circuit circuit = circuit(random);
+    List<Observation> told = new ArrayList<>();
+    for (RegionFacts sign : Vocabulary.published().signs()) {
+      if (random.nextInt(6) == 0) {
+        told.add(new Sign(sign.name()));
+      }
+    }
+    told.add(held(Seeds.between(random, 0, 3), 0.05, random.nextBoolean()));
+    Assessment a = Assessment.of(new Case(circuit, told, false));
+    assertThat(a.found()).as("%s", told).isEmpty();
   }
 
   private static Looked look(String place, LookState state, Sight saw, boolean dried) {

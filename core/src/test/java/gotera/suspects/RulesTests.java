@@ -125,8 +125,8 @@ class RulesTests {
       List<Observation> lost = List.of(new Sign("loss-while-running"), LOSS, held(0, 0.02));
       assertThat(flags(lost)).containsExactly("steady-yet-lost");
       Proposal next = first(lost);
-      assertThat(next.what().toString()).isEqualTo("look:pump.shaft-seal");
-      assertThat(next.what().state()).contains(LookState.RUNNING);
+      assertThat(next.what().toString()).isEqualTo("look-round:running");
+      assertThat(((Action.LookRound) next.what()).likely()).startsWith("pump.shaft-seal");
       assertThat(next.first()).contains(First.WARM_UP);
       assertThat(next.minutes()).isGreaterThan(15);
     }
@@ -182,7 +182,15 @@ class RulesTests {
     void asksForDyeOnceItRanAndAllWasLookedAt() {
       List<Observation> nothing = everywhere(LookState.RUNNING, LOSS);
       assertThat(flags(nothing)).containsExactly("nothing-found");
-      assertThat(first(nothing).what().word()).isEqualTo("dye");
+      assertThat(first(nothing).what().word()).as("a hold first").isEqualTo("pressure-test");
+      assertThat(
+              first(
+                      all(
+                          everywhere(LookState.PRESSED, held(0, 0.02)),
+                          nothing.toArray(Observation[]::new)))
+                  .what()
+                  .word())
+          .isEqualTo("dye");
       assertThat(
               flags(all(nothing, new Observation.Scanned("radiator.core", gotera.dye.Glow.DARK))))
           .doesNotContain("nothing-found");
@@ -198,8 +206,11 @@ class RulesTests {
   class Dangers {
     @Test
     void pinkFrothStopsTheDrivingAndAPooledCylinderIsNoRate() {
-      assertThat(flags(new FluidSeen(Fluid.COOLANT_SURFACE, Checked.Look.PINK)))
+      assertThat(flags(new FluidSeen(Fluid.GEARBOX, Checked.Look.PINK)))
           .containsExactly("stop-driving");
+      assertThat(flags(new FluidSeen(Fluid.COOLANT_SURFACE, Checked.Look.PINK)))
+          .as("the colour of many a coolant")
+          .isEmpty();
       InCylinder pooled = new InCylinder(3, true, OptionalDouble.of(38), NONE, true);
       assertThat(flags(pooled)).containsExactly("hydraulic-lock", "pooled-for-weeks");
       assertThat(first(List.of(pooled)).why()).isEqualTo(Why.SECOND_AMOUNT);

@@ -7,6 +7,7 @@ import gotera.range.Range;
 import gotera.suspects.Checked;
 import gotera.suspects.Checked.Bubbled;
 import gotera.suspects.Checked.Bubbles;
+import gotera.suspects.Checked.CapTried;
 import gotera.suspects.Checked.Felt;
 import gotera.suspects.Checked.Fluid;
 import gotera.suspects.Checked.FluidSeen;
@@ -27,10 +28,18 @@ import tools.jackson.databind.node.ObjectNode;
 final class CheckedJson {
   static final List<String> CHECKS =
       List.of(
-          "condition", "bubbles", "cylinder", "fluid", "two-temperatures", "hiss", "level-watch");
+          "condition",
+          "bubbles",
+          "cylinder",
+          "fluid",
+          "two-temperatures",
+          "hiss",
+          "level-watch",
+          "cap-test");
 
+  private static final String PASSES = "passes";
+  private static final String FAILS = "fails";
   private static final String CYLINDER = "cylinder-";
-  private static final int MOST_CYLINDERS = 16;
 
   private CheckedJson() {}
 
@@ -43,6 +52,7 @@ final class CheckedJson {
       case "fluid" -> fluid(f, features);
       case "two-temperatures" -> temperatures(f);
       case "hiss" -> hiss(f);
+      case "cap-test" -> cap(f, circuit);
       default -> level(f);
     };
   }
@@ -50,6 +60,18 @@ final class CheckedJson {
   private static Optional<Felt> condition(JsonMembers f, Circuit circuit) {
     Optional<Condition> saw = f.requiredChoice("saw", Condition.class);
     return JobJson.place(f, circuit).flatMap(p -> saw.map(s -> new Felt(p, s)));
+  }
+
+  private static Optional<CapTried> cap(JsonMembers f, Circuit circuit) {
+    Optional<String> saw = f.word("result", List.of(PASSES, FAILS));
+    if (!f.has("result")) {
+      f.refuse("result", "nothing", PASSES + " or " + FAILS);
+    }
+    List<String> caps =
+        circuit.joints().stream().map(Circuit.Joint::code).filter(CapTried::isCap).toList();
+    return f.requiredText("at", "a cap")
+        .flatMap(p -> f.known("at", p, caps, "a cap"))
+        .flatMap(p -> saw.map(s -> new CapTried(p, s.equals(PASSES))));
   }
 
   private static Optional<Bubbled> bubbles(JsonMembers f, Features features) {
@@ -63,7 +85,7 @@ final class CheckedJson {
   private static Optional<InCylinder> cylinder(JsonMembers f, Features features) {
     burns(f, features, "cylinder");
     List<String> names =
-        IntStream.rangeClosed(1, MOST_CYLINDERS).mapToObj(i -> CYLINDER + i).toList();
+        IntStream.rangeClosed(1, features.lastCylinder()).mapToObj(i -> CYLINDER + i).toList();
     Optional<Integer> number =
         f.requiredText("at", "cylinder-1, cylinder-2 …")
             .flatMap(a -> f.known("at", a, names, "a cylinder"))
@@ -128,6 +150,9 @@ final class CheckedJson {
       b.gas().ifPresent(g -> n.put("gas_ml_per_min", g));
       ArrayNode failed = n.putArray("not_counted");
       b.notCounted().forEach(failed::add);
+    } else if (checked instanceof CapTried cap) {
+      n.put("check", "cap-test").put("at", cap.place());
+      n.put("result", cap.passed() ? PASSES : FAILS);
     } else if (checked instanceof InCylinder c) {
       n.put("check", "cylinder").put("at", CYLINDER + c.number());
       n.put("saw", c.wet() ? "wet" : "dry");

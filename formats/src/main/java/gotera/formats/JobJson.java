@@ -20,16 +20,21 @@ import gotera.look.LookState;
 import gotera.look.Sight;
 import gotera.quantity.LeakRate;
 import gotera.range.Range;
+import gotera.standing.Happened;
+import gotera.standing.Visit;
 import gotera.suspects.AsNow;
 import gotera.suspects.Observation;
 import gotera.suspects.PlaceFacts;
 import gotera.suspects.Vocabulary;
 import gotera.word.Worded;
+import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.OptionalInt;
 import java.util.Set;
 import java.util.stream.Stream;
 
@@ -48,7 +53,7 @@ public final class JobJson {
           .toList();
 
   private final Problems problems = new Problems();
-  private final List<Observation> observed = new ArrayList<>();
+  private final List<Happened<Observation>> observed = new ArrayList<>();
 
   private JobJson() {}
 
@@ -70,11 +75,13 @@ public final class JobJson {
     AsNow now = vehicle.flatMap(v -> v.object("as_now")).map(JobJson::asNow).orElse(AsNow.OPEN);
     vehicle.ifPresent(JsonMembers::refuseUnknown);
     Circuit circuit = circuit(features, edits);
-    m.object("complaint").ifPresent(c -> observed.addAll(ComplaintJson.read(c, circuit)));
+    m.object("complaint")
+        .ifPresent(c -> ComplaintJson.read(c, circuit).forEach(o -> add(o, Optional.empty())));
     m.elements("findings").forEach(f -> finding(f, circuit, features));
+    Visit visit = ProofJson.read(m.object("proof"), observed);
     m.refuseUnknown();
     return problems.isEmpty()
-        ? new ReadOutcome.Accepted<>(new JobFile(features, edits, now, observed))
+        ? new ReadOutcome.Accepted<>(new JobFile(features, edits, now, visit))
         : problems.rejected();
   }
 
@@ -122,6 +129,12 @@ public final class JobJson {
     Engine engine = c.choice("engine", Engine.class).orElse(CircuitPresets.USUAL.engine());
     Orientation orientation =
         c.choice("lie", Orientation.class).orElse(CircuitPresets.USUAL.orientation());
+    OptionalDouble count = c.number("cylinders", Range.CYLINDER);
+    if (count.isPresent() && count.getAsDouble() != Math.rint(count.getAsDouble())) {
+      c.refuse("cylinders", String.valueOf(count.getAsDouble()), "a whole number");
+    }
+    OptionalInt cylinders =
+        count.isPresent() ? OptionalInt.of((int) count.getAsDouble()) : OptionalInt.empty();
     Set<Extra> extras = EnumSet.noneOf(Extra.class);
     for (String word : c.texts("features")) {
       c.known("features", word, Worded.words(Extra.class), "a feature")
@@ -129,7 +142,7 @@ public final class JobJson {
           .ifPresent(extras::add);
     }
     c.refuseUnknown();
-    return new Features(drive, fill, engine, orientation, extras);
+    return new Features(drive, fill, engine, orientation, cylinders, extras);
   }
 
   private void finding(JsonMembers f, Circuit circuit, Features features) {
@@ -149,8 +162,23 @@ public final class JobJson {
     if (!f.has("check")) {
       f.refuse("check", "nothing", "one of " + String.join(", ", CHECKS));
     }
-    read.ifPresent(observed::add);
+    Optional<Instant> at = ProofJson.happened(f);
+    read.ifPresent(o -> add(o, at));
     f.refuseUnknown();
+  }
+
+  /** What does not say when it happened comes after what stands before it in the file. */
+  private void add(Observation o, Optional<Instant> at) {
+    observed.add(
+        new Happened<>(
+            at.orElseGet(
+                () ->
+                    observed.stream()
+                        .map(Happened::at)
+                        .max(Comparator.naturalOrder())
+                        .map(last -> last.plus(Visit.STEP))
+                        .orElse(Instant.EPOCH)),
+            o));
   }
 
   private static Optional<Observation> look(JsonMembers f, Circuit circuit) {

@@ -3,6 +3,7 @@ package gotera.formats;
 import gotera.balance.SiteFlow;
 import gotera.circuit.Features;
 import gotera.circuit.Features.Extra;
+import gotera.standing.Happened;
 import gotera.suspects.AsNow;
 import gotera.suspects.Checked;
 import gotera.suspects.Observation;
@@ -30,11 +31,14 @@ public final class JobWriter {
     vehicle(n.putObject("vehicle"), job);
     ComplaintJson.write(n.putObject("complaint"), job.observed());
     ArrayNode findings = n.putArray("findings");
-    for (Observation o : job.observed()) {
-      if (!ComplaintJson.is(o)) {
-        finding(findings.addObject(), o);
+    for (Happened<Observation> o : job.visit().observed()) {
+      if (!ComplaintJson.is(o.what())) {
+        ObjectNode f = findings.addObject();
+        finding(f, o.what());
+        ProofJson.write(f, o.at());
       }
     }
+    ProofJson.write(n, job.visit());
     return MAPPER.writerWithDefaultPrettyPrinter().writeValueAsString(n);
   }
 
@@ -43,6 +47,7 @@ public final class JobWriter {
     n.put("energy", f.drive().word());
     ObjectNode circuit = n.putObject("circuit");
     circuit.put("fill", f.fill().word()).put("engine", f.engine().word());
+    f.cylinders().ifPresent(count -> circuit.put("cylinders", count));
     circuit.put("lie", f.orientation().word());
     ArrayNode features = circuit.putArray("features");
     for (Extra extra : Extra.values()) {

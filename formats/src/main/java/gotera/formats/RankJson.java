@@ -1,6 +1,8 @@
 package gotera.formats;
 
 import gotera.evidence.Posterior;
+import gotera.pressure.verdict.Acceptance.Purpose;
+import gotera.standing.Standing;
 import gotera.suspects.Assessment;
 import gotera.suspects.Case;
 import gotera.suspects.Clue;
@@ -18,8 +20,9 @@ public final class RankJson {
 
   private RankJson() {}
 
-  /** The suspects of a job as one line. */
-  public static String line(String job, Case observed) {
+  /** The suspects of a job as one line, and how it stands. */
+  public static String line(String job, JobFile file) {
+    Case observed = file.job();
     Assessment assessment = Assessment.of(observed);
     ObjectNode n = MAPPER.createObjectNode();
     n.put("job", job);
@@ -46,6 +49,7 @@ public final class RankJson {
     next(n.putArray("next"), assessment);
     ArrayNode flags = n.putArray("flags");
     assessment.flags().forEach(f -> flags.add(f.word()));
+    n.set("standing", StandingJson.of(Standing.of(file.visit(), Purpose.SIGN_OFF.usual())));
     return MAPPER.writeValueAsString(n);
   }
 

@@ -1,5 +1,6 @@
 package gotera.formats;
 
+import gotera.suspects.Action;
 import gotera.suspects.Assessment;
 import gotera.suspects.Assessment.Suspect;
 import gotera.suspects.Flag;
@@ -37,6 +38,7 @@ public record Situation(String name, String told, JobFile job, Expected expected
    * @param next checks of which one should come first, by kind, or by kind and place; {@code
    *     look:*} is any look; empty where open
    * @param flags the rules that apply, all of them
+   * @param found the places that are found, all of them; absent where open
    * @param nothingLeaks whether nothing leaks
    */
   public record Expected(
@@ -44,6 +46,7 @@ public record Situation(String name, String told, JobFile job, Expected expected
       List<List<String>> withinThree,
       List<String> next,
       Set<String> flags,
+      Optional<Set<String>> found,
       boolean nothingLeaks) {}
 
   /** How an assessment compares; absent where nothing was expected of it. */
@@ -52,10 +55,15 @@ public record Situation(String name, String told, JobFile job, Expected expected
       Optional<Boolean> withinThree,
       Optional<Boolean> next,
       boolean flags,
+      Optional<Boolean> found,
       String got) {
     /** Whether all that was expected is so. */
     public boolean right() {
-      return first.orElse(true) && withinThree.orElse(true) && next.orElse(true) && flags;
+      return first.orElse(true)
+          && withinThree.orElse(true)
+          && next.orElse(true)
+          && flags
+          && found.orElse(true);
     }
   }
 
@@ -84,6 +92,9 @@ public record Situation(String name, String told, JobFile job, Expected expected
               three,
               texts(e.path("next")),
               new TreeSet<>(texts(e.path("flags"))),
+              e.has("found")
+                  ? Optional.of(new TreeSet<>(texts(e.path("found"))))
+                  : Optional.empty(),
               e.path("nothing_leaks").booleanValue(false)));
     } catch (JacksonException x) {
       throw new IllegalArgumentException(name + ": " + x.getOriginalMessage(), x);
@@ -119,7 +130,7 @@ public record Situation(String name, String told, JobFile job, Expected expected
     Optional<Boolean> sensible =
         expected.next().isEmpty()
             ? Optional.empty()
-            : Optional.of(expected.next().stream().anyMatch(e -> matches(next, e)));
+            : Optional.of(expected.next().stream().anyMatch(e -> matches(a, e)));
     Set<String> flags = new TreeSet<>(a.flags().stream().map(Flag::word).toList());
     String got =
         a.suspects().stream()
@@ -132,16 +143,38 @@ public record Situation(String name, String told, JobFile job, Expected expected
             + next
             + ", flags "
             + flags;
-    return new Score(first, within, sensible, flags.equals(expected.flags()), got);
+    Set<String> found = new TreeSet<>(a.found());
+    return new Score(
+        first,
+        within,
+        sensible,
+        flags.equals(expected.flags()),
+        expected.found().map(found::equals),
+        got + ", found " + found);
   }
 
   private static String word(Proposal p) {
     return p.what().toString();
   }
 
-  private static boolean matches(String next, String expected) {
-    return expected.endsWith("*")
-        ? next.startsWith(expected.substring(0, expected.length() - 1))
-        : next.equals(expected) || next.startsWith(expected + ":");
+  /** Whether one is the other; a walk round that begins with a place is a look at it too. */
+  private static boolean matches(Assessment a, String expected) {
+    Optional<Proposal> first = a.next().stream().findFirst();
+    String next = first.map(Situation::word).orElse("nothing");
+    boolean same =
+        expected.endsWith("*")
+            ? next.startsWith(expected.substring(0, expected.length() - 1))
+            : next.equals(expected) || next.startsWith(expected + ":");
+    return same
+        || first
+            .filter(p -> p.what() instanceof Action.LookRound r && begins(r, expected))
+            .isPresent();
+  }
+
+  private static boolean begins(Action.LookRound round, String expected) {
+    int colon = expected.indexOf(':');
+    boolean look = expected.startsWith("look:") || expected.startsWith("dry-and-look:");
+    return look
+        && (expected.endsWith("*") || round.likely().contains(expected.substring(colon + 1)));
   }
 }

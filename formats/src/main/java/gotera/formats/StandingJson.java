@@ -19,6 +19,11 @@ public final class StandingJson {
 
   /** A standing as one object. */
   public static String text(Standing standing) {
+    return MAPPER.writeValueAsString(of(standing));
+  }
+
+  /** The same as a node of another. */
+  static ObjectNode of(Standing standing) {
     ObjectNode n = MAPPER.createObjectNode().put("format", "gotera-standing/1");
     n.put("proven", standing.isProven());
     ArrayNode showed = n.putArray("showed");
@@ -36,7 +41,7 @@ public final class StandingJson {
         l.put("place", leak.place());
       }
     }
-    return MAPPER.writeValueAsString(n);
+    return n;
   }
 
   private static void repeat(ObjectNode n, Optional<Repeat> repeat) {

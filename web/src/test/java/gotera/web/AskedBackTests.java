@@ -88,6 +88,32 @@ class AskedBackTests {
     assertThat(here.get(begun.job() + "/find").text()).doesNotContain("does not have any more");
   }
 
+  /** Cylinder 9 of six: asked back, and nothing is written. */
+  @Test
+  void aCylinderThatTheEngineHasNotIsAskedBack() {
+    Map<String, String> six = new HashMap<>();
+    six.put("vehicle", "Halde 63 " + begun.test());
+    six.put("typeName", "Corrie six " + begun.test());
+    six.put("drive", "diesel");
+    six.put("fill", "neck");
+    six.put("engine", "inline");
+    six.put("cylinders", "6");
+    six.put("orientation", "along");
+    six.put("version", "0");
+    assertThat(here.post(begun.job() + "/circuit", six).status()).isEqualTo(302);
+    Http.Answer nine =
+        here.post(begun.job() + "/inside/cylinders", Map.of("number", "9", "saw", "wet"));
+    assertThat(nine.status()).isEqualTo(422);
+    assertThat(nine.text()).contains("This engine has 6 cylinders");
+    Http.Answer plug =
+        here.post(begun.job() + "/inside/plugs", Map.of("number", "7", "saw", "grey"));
+    assertThat(plug.status()).isEqualTo(422);
+    assertThat(
+            here.post(begun.job() + "/inside/cylinders", Map.of("number", "6", "saw", "wet"))
+                .status())
+        .isEqualTo(302);
+  }
+
   @Test
   void withoutALeakAJobEndsWithoutOne() {
     here.post(begun.job() + "/close", Map.of("ending", "proven"));

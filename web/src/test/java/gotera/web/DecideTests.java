@@ -179,7 +179,15 @@ class DecideTests {
     assertThat(lead.get(job + "/decide").text()).contains("As a try, no place is found:");
     technician.post(
         job + "/find",
-        Map.of("joint", "upper-hose.radiator-end", "saw", "wet", "state", "cold-pressure"));
+        Map.of(
+            "joint",
+            "upper-hose.radiator-end",
+            "saw",
+            "wet",
+            "state",
+            "cold-pressure",
+            "dried",
+            "true"));
     assertThat(technician.get(job + "/decide").text())
         .contains("way-best")
         .doesNotContain("No place is found yet");

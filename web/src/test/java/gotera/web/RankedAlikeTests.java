@@ -6,6 +6,8 @@ import gotera.formats.JobFile;
 import gotera.formats.JobJson;
 import gotera.formats.RankJson;
 import gotera.formats.ReadOutcome;
+import gotera.pressure.verdict.Acceptance.Purpose;
+import gotera.standing.Standing;
 import gotera.suspects.Assessment;
 import gotera.suspects.Assessment.Suspect;
 import gotera.suspects.Observation.Looked;
@@ -13,6 +15,7 @@ import gotera.web.Application.Running;
 import gotera.web.evidence.Cases;
 import gotera.web.job.JobService;
 import gotera.web.job.JobView;
+import gotera.web.retest.ProofService;
 import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.Test;
@@ -52,7 +55,10 @@ class RankedAlikeTests {
       assertThat(ranked.next()).isEqualTo(onThePage.next());
       assertThat(ranked.flags()).isEqualTo(onThePage.flags());
       assertThat(ranked.job().balance()).isEqualTo(onThePage.job().balance());
-      assertThat(RankJson.line("job", file.job())).contains("\"suspects\":[");
+      assertThat(Standing.of(file.visit(), Purpose.SIGN_OFF.usual()))
+          .as("as the pages tell it")
+          .isEqualTo(application.bean(ProofService.class).of(job.id()));
+      assertThat(RankJson.line("job", file)).contains("\"suspects\":[");
       String page = lead.get("/jobs/" + job.id() + "/find").text();
       List<String> found =
           ranked.job().wet().stream().filter(l -> l.flow().isPresent()).map(Looked::place).toList();

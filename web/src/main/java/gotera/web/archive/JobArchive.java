@@ -14,7 +14,6 @@ import gotera.web.circuit.CircuitService;
 import gotera.web.circuit.Drawings;
 import gotera.web.circuit.Drawings.Wanted;
 import gotera.web.evidence.Cases;
-import gotera.web.evidence.JobFiles;
 import gotera.web.figures.Figures;
 import gotera.web.finding.FindingService;
 import gotera.web.frame.PrintStyle;

@@ -1,5 +1,6 @@
 package gotera.web.cap;
 
+import gotera.cap.CapTest;
 import gotera.cap.TestLimit;
 import gotera.quantity.GaugePressure;
 import gotera.web.frame.NotFound;
@@ -8,6 +9,8 @@ import gotera.web.job.JobMemo;
 import gotera.web.storage.Identifiers;
 import gotera.web.storage.Write;
 import java.time.Clock;
+import java.time.Instant;
+import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
@@ -51,6 +54,32 @@ public class CapService {
   @Transactional(readOnly = true)
   Optional<CapRecord> record(UUID jobId) {
     return memo.of("cap", jobId, () -> caps.findByJobId(jobId));
+  }
+
+  /**
+   * How the cap did on its tester, as far as leaking goes.
+   *
+   * @param passed whether it opens no earlier than it should, and holds
+   * @param at when that was written
+   */
+  public record Tried(boolean passed, Instant at) {}
+
+  /** The same; empty where it was not tried as far as to tell, or was renewed since. */
+  @Transactional(readOnly = true)
+  public Optional<Tried> tried(UUID jobId) {
+    return record(jobId)
+        .filter(c -> !c.seals.equals("replaced"))
+        .flatMap(
+            c -> {
+              TesterReadings readings = readings(c);
+              List<CapTest.Problem> problems =
+                  readings.of(new GaugePressure(c.ratedKpa)).problems();
+              boolean fails =
+                  problems.contains(CapTest.Problem.OPENS_EARLY)
+                      || problems.contains(CapTest.Problem.DOES_NOT_HOLD);
+              boolean told = readings.opening().isPresent() && readings.holds().isPresent();
+              return fails || told ? Optional.of(new Tried(!fails, c.writtenAt)) : Optional.empty();
+            });
   }
 
   /**

@@ -5,6 +5,7 @@ import gotera.circuit.Circuit.Joint;
 import gotera.circuit.Reach;
 import gotera.said.CircuitSaid.HeaterValve;
 import gotera.web.finding.FindingService;
+import java.time.Instant;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -25,6 +26,15 @@ public class ReachService {
 
   public boolean heaterShut(UUID jobId) {
     return findings.of(jobId, HeaterValve.class).stream()
+        .reduce((a, b) -> b)
+        .filter(f -> f.said().shut())
+        .isPresent();
+  }
+
+  /** Whether it was shut at a moment. */
+  public boolean heaterShut(UUID jobId, Instant at) {
+    return findings.of(jobId, HeaterValve.class).stream()
+        .filter(f -> !f.at().isAfter(at))
         .reduce((a, b) -> b)
         .filter(f -> f.said().shut())
         .isPresent();

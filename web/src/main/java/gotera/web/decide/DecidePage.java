@@ -8,30 +8,29 @@ import java.util.Optional;
  * What the page Decide shows.
  *
  * @param claim the likeliest place with what speaks for and against it
+ * @param found whether a place is found: only then a repair is offered, else it is a try
  * @param untested what was not tested, in words
  * @param meanings what findings mean and do not, in words
  * @param rules rules of the trade that apply
  * @param ways the ways, the cheapest to expect first
  * @param neighbours what could be renewed while it is open
+ * @param besides what is no leak and is to be done all the same
  * @param unpriced names of repairs whose parts have no price
  * @param lines the customer's sheet
  * @param tax the tax, in words; empty where there is none
  */
 record DecidePage(
     Optional<Claim> claim,
+    boolean found,
     List<String> untested,
     List<String> meanings,
     List<String> rules,
     List<Way> ways,
     List<Choice> neighbours,
+    List<Choice> besides,
     List<String> unpriced,
     List<LineShown> lines,
     String tax) {
-
-  /** Whether the likeliest place is found: only then a repair is offered, else it is a try. */
-  public boolean found() {
-    return claim.filter(Claim::found).isPresent();
-  }
 
   /**
    * A way.

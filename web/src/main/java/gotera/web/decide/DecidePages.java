@@ -3,7 +3,6 @@ package gotera.web.decide;
 import gotera.circuit.Circuit;
 import gotera.decide.Decision;
 import gotera.decide.Decision.Option;
-import gotera.decide.Repair;
 import gotera.decide.RepairOrder;
 import gotera.decide.RepairOrder.Bundle;
 import gotera.decide.Shop;
@@ -70,11 +69,13 @@ class DecidePages {
     }
     return new DecidePage(
         suspects.claim(jobId),
+        !decision.found().isEmpty(),
         open.untested(jobId),
         suspects.meanings(jobId),
         suspects.flags(jobId),
         ways,
-        neighbours(jobId, decision),
+        choices(jobId, decision.neighbours()),
+        choices(jobId, decision.besides()),
         rates.currency().isEmpty()
             ? List.of()
             : decision.repairs().stream()
@@ -89,9 +90,9 @@ class DecidePages {
     return Decision.of(suspects.assess(jobId), prices.shop());
   }
 
-  /** Whether the likeliest place is found: else a repair is a try. */
+  /** Whether a place is found: else a repair is a try. */
   boolean isFound(UUID jobId) {
-    return suspects.claim(jobId).filter(SuspectsService.Claim::found).isPresent();
+    return !decision(jobId).found().isEmpty();
   }
 
   /** A way as a line of the sheet. */
@@ -118,15 +119,20 @@ class DecidePages {
   /** The neighbour of a name, as it goes onto the sheet. */
   java.util.Optional<Offered> neighbour(UUID jobId, String repair) {
     Decision decision = decision(jobId);
-    return decision.repairs().stream()
+    return decision.offered().stream()
         .filter(o -> o.repair().name().equals(repair))
         .findFirst()
         .map(
             o -> {
-              OptionalDouble cost = OptionalDouble.of(o.repair().cost());
+              // a part whose price nobody knows costs not nothing
+              OptionalDouble cost =
+                  prices.shop().priced(o.kind()) || prices.rates().currency().isEmpty()
+                      ? OptionalDouble.of(o.repair().cost())
+                      : OptionalDouble.empty();
               return new Offered(
                   name(jobId, o),
-                  words.say("decide.while-open"),
+                  words.say(
+                      decision.neighbours().contains(o) ? "decide.while-open" : "decide.ran-hot"),
                   new Price(cost, cost, cost, prices.rates().currency()));
             });
   }
@@ -210,24 +216,18 @@ class DecidePages {
     return words.say("repair-of." + option.kind().word(), at);
   }
 
-  /** What shares the labour of the first step and is not done by it. */
-  private List<Choice> neighbours(UUID jobId, Decision decision) {
-    if (decision.ways().isEmpty()) {
-      return List.of();
-    }
-    Bundle first = decision.ways().get(0).bundles().get(0);
-    List<Choice> choices = new ArrayList<>();
-    for (Option o : decision.repairs()) {
-      Repair r = o.repair();
-      boolean shares =
-          first.repairs().stream()
-              .anyMatch(done -> done.shared().stream().anyMatch(r.shared()::contains));
-      if (shares && !first.repairs().contains(r)) {
-        String cost = money.say(r.cost(), prices.rates().currency());
-        choices.add(new Choice(name(jobId, o), r.name(), cost));
-      }
-    }
-    return choices;
+  private List<Choice> choices(UUID jobId, List<Option> options) {
+    String currency = prices.rates().currency();
+    return options.stream()
+        .map(
+            o ->
+                new Choice(
+                    name(jobId, o),
+                    o.repair().name(),
+                    prices.shop().priced(o.kind()) || currency.isEmpty()
+                        ? money.say(o.repair().cost(), currency)
+                        : words.say("decide.no-price")))
+        .toList();
   }
 
   List<LineShown> lines(UUID jobId) {

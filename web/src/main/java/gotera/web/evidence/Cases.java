@@ -8,6 +8,7 @@ import gotera.pressure.verdict.VerdictKind;
 import gotera.said.CaughtFrom;
 import gotera.standing.Happened;
 import gotera.suspects.Case;
+import gotera.suspects.Checked.CapTried;
 import gotera.suspects.Checked.InCylinder;
 import gotera.suspects.Observation;
 import gotera.suspects.Observation.Held;
@@ -18,6 +19,7 @@ import gotera.suspects.ShopOdds;
 import gotera.suspects.Told;
 import gotera.suspects.WhereLost;
 import gotera.web.bubble.FunnelService;
+import gotera.web.cap.CapService;
 import gotera.web.circuit.CircuitService;
 import gotera.web.circuit.ConditionService;
 import gotera.web.circuit.DripService;
@@ -60,6 +62,7 @@ public class Cases {
   private final FunnelService funnels;
   private final DyeService dye;
   private final ReachService reach;
+  private final CapService caps;
   private final RepairService repairs;
   private final PressureService tests;
   private final Catches catches;
@@ -77,6 +80,7 @@ public class Cases {
       FunnelService funnels,
       DyeService dye,
       ReachService reach,
+      CapService caps,
       RepairService repairs,
       PressureService tests,
       Catches catches,
@@ -93,6 +97,7 @@ public class Cases {
     this.funnels = funnels;
     this.dye = dye;
     this.reach = reach;
+    this.caps = caps;
     this.repairs = repairs;
     this.tests = tests;
     this.catches = catches;
@@ -150,6 +155,7 @@ public class Cases {
         inCylinders(test).forEach(c -> timed.add(new Happened<>(test.startedAt(), c)));
       }
     }
+    cap(jobId, circuit).ifPresent(timed::add);
     for (RepairNote note : repairs.notes(jobId)) {
       timed.add(new Happened<>(note.at(), new Observation.Repaired(note.joint())));
     }
@@ -161,6 +167,15 @@ public class Cases {
     return new Gathered(
         new Case(circuit, timed.stream().map(Happened::what).toList(), reach.heaterShut(jobId)),
         List.copyOf(timed));
+  }
+
+  /** How the cap did on its tester. */
+  private Optional<Happened<Observation>> cap(UUID jobId, Circuit circuit) {
+    return CapTried.CAPS.stream()
+        .filter(c -> circuit.joint(c).isPresent())
+        .findFirst()
+        .flatMap(
+            c -> caps.tried(jobId).map(t -> new Happened<>(t.at(), new CapTried(c, t.passed()))));
   }
 
   private static List<Observation> told(JobView job) {
@@ -204,7 +219,9 @@ public class Cases {
     List<SiteFlow> caught =
         caught(test).stream().map(Caught::flow).flatMap(Optional::stream).toList();
     boolean afterRepair = test.phase() == Phase.RE_TEST;
-    return Held.of(test.result(), test.conditions(), test.loop(), afterRepair, caught);
+    boolean shut = reach.heaterShut(test.jobId(), test.startedAt());
+    return Held.of(test.result(), test.conditions(), test.loop(), afterRepair, caught)
+        .withHeaterShut(shut);
   }
 
   /** Coolant out of a cylinder: seen there too; its flow is counted with the hold. */

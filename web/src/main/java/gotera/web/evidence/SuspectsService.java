@@ -171,6 +171,9 @@ public class SuspectsService {
             case PRESSURE_TEST -> "/pressure-test";
             case DYE -> "/dye";
             case COMBUSTION_GAS, BUBBLES, CYLINDER -> "/inside";
+            case PARKED_OVERNIGHT -> "/visual-check";
+            case LEVEL_WATCH -> "/re-test/proof";
+            case DONE -> "/hand-over";
           };
     }
     if (what instanceof Action.TryCap) {

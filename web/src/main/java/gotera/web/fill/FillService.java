@@ -17,11 +17,13 @@ import gotera.web.figures.Figures;
 import gotera.web.finding.Finding;
 import gotera.web.finding.FindingService;
 import gotera.web.finding.FindingService.New;
+import gotera.web.job.JobChanges;
 import gotera.web.job.JobService;
 import gotera.web.job.JobView;
 import gotera.web.job.StepReporter;
 import gotera.web.pressure.PressureService;
 import gotera.web.pressure.PressureTestView;
+import gotera.web.storage.Write;
 import gotera.web.words.Words;
 import gotera.work.Step;
 import gotera.work.StepState;
@@ -39,12 +41,19 @@ public class FillService implements StepReporter {
   private final FindingService findings;
   private final PressureService tests;
   private final JobService jobs;
+  private final JobChanges changes;
   private final Words words;
 
-  FillService(FindingService findings, PressureService tests, JobService jobs, Words words) {
+  FillService(
+      FindingService findings,
+      PressureService tests,
+      JobService jobs,
+      JobChanges changes,
+      Words words) {
     this.findings = findings;
     this.tests = tests;
     this.jobs = jobs;
+    this.changes = changes;
     this.words = words;
   }
 
@@ -66,9 +75,20 @@ public class FillService implements StepReporter {
     return left;
   }
 
-  /** Books what was poured in at the refill. */
-  public void poured(UUID jobId, double millilitres, double strength, String by) {
-    write(jobId, FillEntryKind.IN, millilitres, strength, by);
+  /**
+   * Books a jug that was poured in at the refill, once, also where two people say so at once.
+   *
+   * @param seen how many entries the account had for whoever says it; negative where nobody counted
+   * @return whether it was booked: not where another entry came first
+   */
+  @Write
+  public boolean poured(UUID jobId, int seen, double millilitres, double strength, String by) {
+    changes.hold(jobId);
+    boolean first = seen < 0 || seen == entries(jobId);
+    if (first) {
+      findings.write(jobId, new Booked(FillEntryKind.IN, millilitres, strength), by);
+    }
+    return first;
   }
 
   /**

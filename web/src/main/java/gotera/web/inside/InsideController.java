@@ -113,7 +113,7 @@ class InsideController {
       Model model) {
     burns(id);
     FieldProblems problems = new FieldProblems(words);
-    Optional<InCylinder> seen = form.cylinder(problems);
+    Optional<InCylinder> seen = form.cylinder(problems, types.features(id).lastCylinder());
     OptionalDouble depth = form.depth(problems);
     seen.ifPresent(
         s -> inside.write(id, new InsideSaid.CylinderSeen(s, depth), principal.getName()));
@@ -129,7 +129,7 @@ class InsideController {
       Model model) {
     burns(id);
     FieldProblems problems = new FieldProblems(words);
-    OptionalDouble number = form.number(problems);
+    OptionalDouble number = form.number(problems, types.features(id).lastCylinder());
     if (!problems.none()) {
       return refused(id, form, problems, figures, model);
     }

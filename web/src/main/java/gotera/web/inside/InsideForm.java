@@ -65,8 +65,13 @@ record InsideForm(
     return known.stream().filter(k -> said.contains(k.word())).collect(Collectors.toSet());
   }
 
-  Optional<InCylinder> cylinder(FieldProblems problems) {
-    OptionalDouble which = number(problems);
+  /**
+   * What was seen in a cylinder.
+   *
+   * @param last number of the engine's last
+   */
+  Optional<InCylinder> cylinder(FieldProblems problems, int last) {
+    OptionalDouble which = number(problems, last);
     // nobody draws litres from a bore: a bare number is millilitres, whatever else is shown in
     OptionalDouble millilitres = problems.millilitresIfTyped("caught", caught, 1, Range.CAUGHT);
     OptionalDouble over = volumeOver(problems);
@@ -98,11 +103,13 @@ record InsideForm(
         : OptionalDouble.empty();
   }
 
-  /** Which cylinder; a whole number. */
-  OptionalDouble number(FieldProblems problems) {
+  /** Which cylinder; a whole number, up to the engine's last. */
+  OptionalDouble number(FieldProblems problems, int last) {
     OptionalDouble which = problems.number("number", number, Range.CYLINDER);
     if (which.isPresent() && which.getAsDouble() != Math.rint(which.getAsDouble())) {
       problems.add("number", "problem.whole-number");
+    } else if (which.isPresent() && which.getAsDouble() > last) {
+      problems.add("number", "problem.last-cylinder", last);
     }
     return which;
   }

@@ -44,6 +44,15 @@ public class JobChanges {
   }
 
   /**
+   * Lets nobody else write to a job until the transaction ends: what is read of it afterwards stays
+   * so. Callers hold the transaction and read nothing before.
+   */
+  public void hold(UUID jobId) {
+    database.query(
+        "select seq from job_change where job_id = ? for update", row -> {}, jobId.toString());
+  }
+
+  /**
    * Counts one of what jobs share: vehicles, engine types, waits, choices of the workshop. Counted
    * after the job's own, for it is one row for all.
    */

@@ -124,14 +124,16 @@ class RefillController {
       RedirectAttributes once,
       Principal principal) {
     jobs.require(id);
-    if (booked >= 0 && booked != fills.entries(id)) {
+    Optional<RefillPages.Jug> jug = pages.next(id);
+    boolean late = booked >= 0 && booked != fills.entries(id);
+    if (!late && jug.isPresent()) {
+      double millilitres = jug.get().millilitres();
+      late = !fills.poured(id, booked, millilitres, jug.get().strength(), principal.getName());
+    }
+    if (late) {
       // somebody else stands at the same jug: it is in once
       once.addFlashAttribute("jugProblem", words.say("refill.jug-booked"));
-      return back(id);
     }
-    pages
-        .next(id)
-        .ifPresent(jug -> fills.poured(id, jug.millilitres(), jug.strength(), principal.getName()));
     return back(id);
   }
 

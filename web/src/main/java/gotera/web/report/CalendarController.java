@@ -3,8 +3,7 @@ package gotera.web.report;
 import gotera.retest.FollowUp;
 import gotera.web.decide.QuoteService;
 import gotera.web.job.JobService;
-import gotera.web.repair.RepairNote;
-import gotera.web.repair.RepairService;
+import gotera.web.retest.ProofService;
 import gotera.web.timer.WaitService;
 import gotera.web.words.Words;
 import java.io.IOException;
@@ -12,7 +11,7 @@ import java.io.StringWriter;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.ZoneId;
-import java.util.Comparator;
+import java.util.List;
 import java.util.UUID;
 import net.fortuna.ical4j.data.CalendarOutputter;
 import net.fortuna.ical4j.model.Calendar;
@@ -32,7 +31,7 @@ class CalendarController {
   private final JobService jobs;
   private final WaitService waits;
   private final QuoteService quotes;
-  private final RepairService repairs;
+  private final ProofService proofs;
   private final Words words;
   private final Clock clock;
 
@@ -40,13 +39,13 @@ class CalendarController {
       JobService jobs,
       WaitService waits,
       QuoteService quotes,
-      RepairService repairs,
+      ProofService proofs,
       Words words,
       Clock clock) {
     this.jobs = jobs;
     this.waits = waits;
     this.quotes = quotes;
-    this.repairs = repairs;
+    this.proofs = proofs;
     this.words = words;
     this.clock = clock;
   }
@@ -75,21 +74,15 @@ class CalendarController {
                                     day.atTime(8, 0).atZone(ZoneId.systemDefault()).toInstant(),
                                     vehicle,
                                     l.what()))));
-    repairs.notes(id).stream()
-        .map(RepairNote::at)
-        .max(Comparator.naturalOrder())
-        .ifPresent(
-            at ->
-                FollowUp.after(at).stream()
-                    .filter(f -> f.at().isAfter(clock.instant()))
-                    .forEach(
-                        f ->
-                            calendar.add(
-                                event(
-                                    id + "-" + f.what().word(),
-                                    f.at(),
-                                    vehicle,
-                                    words.say("follow-up." + f.what().word())))));
+    followUps(id)
+        .forEach(
+            f ->
+                calendar.add(
+                    event(
+                        id + "-" + f.what().word(),
+                        f.at(),
+                        vehicle,
+                        words.say("follow-up." + f.what().word()))));
     StringWriter written = new StringWriter();
     new CalendarOutputter(false).output(calendar, written);
     return ResponseEntity.ok()
@@ -98,6 +91,15 @@ class CalendarController {
             HttpHeaders.CONTENT_DISPOSITION,
             ContentDisposition.attachment().filename("calendar.ics").build().toString())
         .body(written.toString());
+  }
+
+  /**
+   * Looks at the level after the last repair that are to come; none while it leaks all the same.
+   */
+  private List<FollowUp> followUps(UUID id) {
+    return proofs.of(id).holdsSince().map(FollowUp::after).orElse(List.of()).stream()
+        .filter(f -> f.at().isAfter(clock.instant()))
+        .toList();
   }
 
   private static VEvent event(String uid, Instant at, String vehicle, String what) {

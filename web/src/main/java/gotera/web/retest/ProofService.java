@@ -67,6 +67,11 @@ public class ProofService {
 
   /** What is proven now, and what takes it back. */
   public Standing of(UUID jobId) {
+    return Standing.of(visit(jobId), Purpose.SIGN_OFF.usual());
+  }
+
+  /** Everything that it follows from. */
+  public Visit visit(UUID jobId) {
     List<Happened<Observation>> observed = cases.visit(jobId);
     List<Happened<Repeat>> repeated = new ArrayList<>();
     List<LeaksAgain> failed = new ArrayList<>();
@@ -78,7 +83,7 @@ public class ProofService {
     repaired
         .flatMap(since -> levels.since(jobId, since))
         .ifPresent(w -> marks(w, repeated, failed));
-    return Standing.of(new Visit(observed, shown, repeated, failed), Purpose.SIGN_OFF.usual());
+    return new Visit(observed, shown, repeated, failed);
   }
 
   /** Whether a test of the job found it tight. */

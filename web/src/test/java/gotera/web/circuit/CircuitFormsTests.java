@@ -7,7 +7,10 @@ import gotera.circuit.CircuitEdit.Region;
 import gotera.circuit.CircuitEdit.Spot;
 import gotera.circuit.CircuitPresets;
 import gotera.circuit.Fastening;
+import gotera.circuit.Features;
 import gotera.circuit.Features.Extra;
+import gotera.web.figures.FieldProblems;
+import gotera.web.words.TestWords;
 import java.time.Instant;
 import java.util.List;
 import java.util.UUID;
@@ -52,12 +55,33 @@ class CircuitFormsTests {
             "diesel",
             "tank",
             "sideways",
+            "6",
             "along",
             List.of("oil-cooler", "wings"),
             0);
-    assertThat(form.features().has(Extra.OIL_COOLER)).isTrue();
-    assertThat(form.features().extras()).hasSize(1);
-    assertThat(form.features().engine()).isEqualTo(gotera.circuit.Features.Engine.INLINE);
-    assertThat(CircuitForm.of("type", form.features(), 3).features()).isEqualTo(form.features());
+    Features built = form.features();
+    assertThat(built.has(Extra.OIL_COOLER)).isTrue();
+    assertThat(built.extras()).hasSize(1);
+    assertThat(built.engine()).isEqualTo(Features.Engine.INLINE);
+    assertThat(built.lastCylinder()).isEqualTo(6);
+    assertThat(FeaturesText.read(FeaturesText.of(built))).isEqualTo(built);
+    assertThat(CircuitForm.of("type", built, 3).features()).isEqualTo(built);
+  }
+
+  /** A number of cylinders that no engine has is asked back, and none is read from the store. */
+  @Test
+  void cylindersAreCountedOrNot() {
+    for (String wrong : List.of("0", "17", "5.5", "six", "-4")) {
+      FieldProblems problems = TestWords.problems();
+      new CircuitForm("v", "t", "petrol", "neck", "v", wrong, "along", List.of(), 0)
+          .check(problems, true);
+      assertThat(problems.none()).as(wrong).isFalse();
+    }
+    for (String stored : List.of("cylinders-0", "cylinders-99", "cylinders-x", "cylinders-")) {
+      assertThat(FeaturesText.read("petrol neck v along " + stored).cylinders()).isEmpty();
+    }
+    assertThat(FeaturesText.read("electric tank inline along cylinders-4").cylinders())
+        .as("what burns nothing has none")
+        .isEmpty();
   }
 }

@@ -1,4 +1,4 @@
-package gotera.web.evidence;
+package gotera.web.archive;
 
 import gotera.web.job.JobService;
 import java.util.UUID;
