@@ -1,6 +1,7 @@
 package gotera.evidence;
 
 import java.util.List;
+import java.util.Map;
 
 /**
  * Everything that was seen of the wetness of one place: one track, one sighting. Besides a leak at
@@ -19,9 +20,13 @@ public final class Track implements Evidence {
 
   private final Label label;
   private final String place;
+  private final Map<Mode, Double> modes;
   private final List<AtPlace> seen;
 
-  /** Probability of seeing each wet, given that wet came from elsewhere: no more than by a leak. */
+  /**
+   * Probability of seeing each wet, given that wet came from elsewhere: as by a leak, whatever its
+   * mode.
+   */
   private final double[] shows;
 
   /** The same, given that none came. */
@@ -37,19 +42,25 @@ public final class Track implements Evidence {
    *
    * @param label what it is called
    * @param place the place
+   * @param modes share of each mode among the faults of the place, together 1
    * @param seen what was seen there, in any order
    */
-  public Track(Label label, String place, List<AtPlace> seen) {
+  public Track(Label label, String place, Map<Mode, Double> modes, List<AtPlace> seen) {
     if (seen.isEmpty()) {
       throw new IllegalArgumentException("a track of nothing at " + place);
     }
     this.label = label;
     this.place = place;
+    this.modes = Map.copyOf(modes);
     this.seen = List.copyOf(seen);
     this.shows =
         seen.stream()
             .mapToDouble(
-                s -> s.sees().values().stream().mapToDouble(Double::doubleValue).min().orElse(1))
+                s ->
+                    modes.entrySet().stream()
+                        .mapToDouble(
+                            m -> m.getValue() * s.sees().getOrDefault(m.getKey(), s.falseAlarm()))
+                        .sum())
             .toArray();
     double least = 1;
     for (int i = 0; i < shows.length; i++) {
@@ -123,6 +134,7 @@ public final class Track implements Evidence {
 
   @Override
   public Evidence given(String known) {
-    return new Track(label, place, seen.stream().map(s -> (AtPlace) s.given(known)).toList());
+    return new Track(
+        label, place, modes, seen.stream().map(s -> (AtPlace) s.given(known)).toList());
   }
 }

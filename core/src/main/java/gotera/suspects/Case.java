@@ -16,6 +16,7 @@ import gotera.suspects.Observation.Outcome;
 import gotera.suspects.Observation.Replaced;
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -126,21 +127,29 @@ public record Case(Circuit circuit, List<Observation> observed, AsNow now, ShopO
   }
 
   /**
-   * What was in the test that a look under pressure was made in: that of the hold before it, else
-   * of the one after it; else the circuit as it stands.
+   * What was in the test that each look under pressure was made in: that of the hold before it,
+   * else of the one after it; else the circuit as it stands.
    */
-  Scoped under(Looked look) {
-    int at = observed.lastIndexOf(look);
-    Held held = null;
-    for (int i = 0; i < observed.size(); i++) {
-      boolean nearer = i < at || held == null;
-      if (nearer && observed.get(i) instanceof Held h && !h.scope().hot()) {
-        held = h;
+  Map<Looked, Scoped> tests() {
+    Map<Looked, Scoped> tests = new HashMap<>();
+    Map<Observation.Scope, Scoped> known = new HashMap<>();
+    List<Looked> before = new ArrayList<>();
+    Optional<Scoped> last = Optional.empty();
+    for (Observation o : observed) {
+      if (o instanceof Held h && !h.scope().hot()) {
+        Scoped now = known.computeIfAbsent(h.scope(), s -> Scoped.of(circuit, AsNow.OPEN, s));
+        before.forEach(l -> tests.put(l, now));
+        before.clear();
+        last = Optional.of(now);
+      } else if (o instanceof Looked look && look.state() == LookState.PRESSED) {
+        last.ifPresentOrElse(s -> tests.put(look, s), () -> before.add(look));
       }
     }
-    return held == null
-        ? Scoped.of(circuit, now, Observation.Scope.of(""))
-        : Scoped.of(circuit, AsNow.OPEN, held.scope());
+    if (!before.isEmpty()) {
+      Scoped stands = Scoped.of(circuit, now, Observation.Scope.of(""));
+      before.forEach(l -> tests.put(l, stands));
+    }
+    return tests;
   }
 
   /** The newest of a kind that counts. */

@@ -54,8 +54,12 @@ final class CaseEvidence {
   private final Case job;
   private final List<Evidence> findings = new ArrayList<>();
 
+  /** What was in the test of each look under pressure. */
+  private final Map<Looked, Scoped> tests;
+
   private CaseEvidence(Case job) {
     this.job = job;
+    this.tests = job.tests();
   }
 
   /** Everything that counts, as it is weighed. */
@@ -107,7 +111,9 @@ final class CaseEvidence {
             .filter(Evidence.AtPlace::wet)
             .reduce((a, b) -> b)
             .orElse(seen.get(seen.size() - 1));
-    return seen.size() == 1 ? last : new Track(last.label(), place, seen);
+    return seen.size() == 1
+        ? last
+        : new Track(last.label(), place, VOCABULARY.facts(place).modes(), seen);
   }
 
   private Optional<Evidence.AtPlace> seen(Looked look) {
@@ -119,7 +125,11 @@ final class CaseEvidence {
       return Optional.empty();
     }
     LookState state = state(look);
-    boolean out = state == LookState.PRESSED && job.under(look).out().contains(look.place());
+    boolean out =
+        state == LookState.PRESSED
+            && Optional.ofNullable(tests.get(look))
+                .filter(t -> t.out().contains(look.place()))
+                .isPresent();
     return out
         ? Optional.empty()
         : Optional.of(look(job, look.place(), state, look.wet(), look.driedBefore()));

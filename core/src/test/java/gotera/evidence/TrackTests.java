@@ -20,7 +20,7 @@ class TrackTests {
   }
 
   private static Track track(AtPlace... seen) {
-    return new Track(WET, "p", List.of(seen));
+    return new Track(WET, "p", ACTS, List.of(seen));
   }
 
   /** Alone it is what it is without a track, whatever leaks. */

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import gotera.web.decide.Money;
 import java.util.HashMap;
 import java.util.Map;
+import java.util.concurrent.CompletableFuture;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -145,9 +146,9 @@ class AskedBackTests {
     assertThat(here.get(job + "/fill-up").text()).contains("More stands in the account");
   }
 
-  /** Two people at one jug: it is in once. */
+  /** Two people at one jug: it is in once, also where they tap in the same instant. */
   @Test
-  void aJugThatTwoBookIsInOnce() {
+  void aJugThatTwoBookIsInOnce(Application.Running application) {
     String job = begun.job();
     here.post(
         job + "/intake",
@@ -167,5 +168,15 @@ class AskedBackTests {
     here.post(job + "/refill/pour", Map.of("booked", booked));
     assertThat(here.get(job + "/refill").text()).contains("Somebody booked meanwhile");
     assertThat(here.get(job + "/fill-up").text()).contains("<b>5 L</b>");
+    Http lead = Http.signedIn(application.address(), "lead", Application.PASSWORD);
+    String next = lead.get(job + "/refill").find("name=\"booked\" value=\"(\\d+)\"");
+    here.get(job + "/refill");
+    CompletableFuture.allOf(
+            CompletableFuture.runAsync(
+                () -> here.post(job + "/refill/pour", Map.of("booked", next))),
+            CompletableFuture.runAsync(
+                () -> lead.post(job + "/refill/pour", Map.of("booked", next))))
+        .join();
+    assertThat(here.get(job + "/fill-up").text()).as("one of the two").contains("<b>6 L</b>");
   }
 }

@@ -3,6 +3,7 @@ package gotera.web.evidence;
 import com.github.benmanes.caffeine.cache.Cache;
 import com.github.benmanes.caffeine.cache.Caffeine;
 import gotera.circuit.Circuit;
+import gotera.look.LookState;
 import gotera.suspects.Action;
 import gotera.suspects.Assessment;
 import gotera.suspects.Assessment.Suspect;
@@ -175,6 +176,10 @@ public class SuspectsService {
             case LEVEL_WATCH -> "/re-test/proof";
             case DONE -> "/hand-over";
           };
+    }
+    if (what instanceof Action.LookRound round) {
+      boolean still = round.then() == LookState.COLD || round.then() == LookState.PARKED;
+      return job + (still ? "/visual-check" : "/find");
     }
     if (what instanceof Action.TryCap) {
       return job + "/cap";
