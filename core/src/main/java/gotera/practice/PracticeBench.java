@@ -208,7 +208,7 @@ public final class PracticeBench {
     return mistaken(look.dried() ? bead(look) : at(look.at(), look.then()));
   }
 
-  /** A walk round: every place that can be seen as it is. */
+  /** A round of looks: every place that can be seen as it is. */
   private List<Observation> round(LookState wanted) {
     bring(wanted);
     minutes += WALK;
@@ -343,7 +343,7 @@ public final class PracticeBench {
         List.of());
   }
 
-  /** A hold, and a walk round while it runs. */
+  /** A hold, and a round of looks while it runs. */
   private List<Observation> retest() {
     List<Observation> all = new ArrayList<>();
     double before = minutes;

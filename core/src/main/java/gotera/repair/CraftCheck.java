@@ -1,6 +1,5 @@
 package gotera.repair;
 
-import gotera.circuit.Circuit.Joint;
 import gotera.circuit.Fastening;
 import gotera.word.Worded;
 import java.util.Arrays;
@@ -38,26 +37,38 @@ public enum CraftCheck implements Worded {
   /** The cap replaced whole, the neck's seat clean. */
   CAP_WHOLE(EnumSet.of(Fastening.CAP)),
   /** Drain tap and fittings tight on the new part before it goes in. */
-  TIGHT_BEFORE(EnumSet.of(Fastening.CRIMP, Fastening.SOLDERED));
+  TIGHT_BEFORE(EnumSet.of(Fastening.CRIMP, Fastening.SOLDERED)),
+  /** A pump is renewed whole: its seal is not driven in. */
+  PUMP_WHOLE(EnumSet.noneOf(Fastening.class)),
+  /** A head goes on dry, measured, in the maker's sequence. */
+  HEAD_AS_MAKER(EnumSet.noneOf(Fastening.class)),
+  /** A stub of a heater core tears where a hose is twisted off it. */
+  HOSE_SLIT(EnumSet.noneOf(Fastening.class)),
+  /** A new part is pressed on the bench first. */
+  PRESSED_FIRST(EnumSet.noneOf(Fastening.class)),
+  /** A whole hose has two clamps. */
+  BOTH_ENDS(EnumSet.noneOf(Fastening.class)),
+  /** A drain tap is turned by hand. */
+  HAND_TIGHT(EnumSet.noneOf(Fastening.class)),
+  /** A neck has a ring and two gaskets, renewed together. */
+  NECK_SEALS(EnumSet.noneOf(Fastening.class)),
+  /** A screwed fitting has one of several seals. */
+  SEAL_ASKED(EnumSet.noneOf(Fastening.class)),
+  /** A banjo has a washer on each side. */
+  WASHERS_BOTH(EnumSet.noneOf(Fastening.class)),
+  /** A cap on a tank has a thread and a ring. */
+  CAP_THREAD(EnumSet.noneOf(Fastening.class)),
+  /** High voltage is for qualified people. */
+  QUALIFIED(EnumSet.noneOf(Fastening.class)),
+  /** What is reached with the gearbox off is looked at before it goes back. */
+  GEARBOX_OFF(EnumSet.noneOf(Fastening.class)),
+  /** Its housing open, the thermostat is renewed with it. */
+  THERMOSTAT_TOO(EnumSet.noneOf(Fastening.class));
 
   private final Set<Fastening> fastenings;
 
   CraftCheck(Set<Fastening> fastenings) {
     this.fastenings = fastenings;
-  }
-
-  /** Screwed joints with a ring of their own inside. */
-  private static final Set<String> RINGED = Set.of("radiator.drain-tap");
-
-  /** The checks of a joint, in the order of the work. */
-  public static List<CraftCheck> of(Joint joint) {
-    boolean ringed = RINGED.contains(joint.code());
-    return Arrays.stream(values())
-        .filter(
-            c ->
-                c.fastenings.contains(joint.fastening())
-                    || ringed && c.fastenings.contains(Fastening.O_RING))
-        .toList();
   }
 
   /** The checks of a joint that is held so. */

@@ -62,7 +62,7 @@ public sealed interface Action extends Label {
   }
 
   /**
-   * A walk round: every place that can be seen as it is.
+   * A round of looks: every place that can be seen as it is.
    *
    * @param then in which state
    * @param likely places to begin with, in order

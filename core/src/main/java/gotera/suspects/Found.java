@@ -1,6 +1,7 @@
 package gotera.suspects;
 
 import gotera.evidence.Posterior;
+import gotera.look.Condition;
 import gotera.suspects.Checked.CapTried;
 import gotera.suspects.Checked.Felt;
 import gotera.suspects.Checked.FluidSeen;
@@ -30,7 +31,7 @@ final class Found {
   static Set<String> certain(Case job) {
     Set<String> certain = new HashSet<>(job.measured());
     job.counting(Felt.class).stream()
-        .filter(f -> f.saw().leaves())
+        .filter(f -> f.saw().leaves() || f.saw() == Condition.LETS_LIQUID_THROUGH)
         .forEach(f -> certain.add(f.place()));
     for (CapTried cap : job.counting(CapTried.class)) {
       if (cap.passed()) {

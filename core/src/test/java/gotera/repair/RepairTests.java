@@ -90,9 +90,11 @@ class RepairTests {
   @Test
   void theDrainTapsRingIsPickedOutOfItsBore() {
     Circuit circuit = CircuitBuilder.of(CircuitPresets.USUAL);
-    assertThat(CraftCheck.of(circuit.joint("radiator.drain-tap").orElseThrow()))
-        .contains(CraftCheck.OLD_RING_OUT, CraftCheck.NEW_WASHER);
-    assertThat(CraftCheck.of(circuit.joint("block.drain-plug").orElseThrow()))
+    assertThat(Craft.of(circuit.joint("radiator.drain-tap").orElseThrow()).checks())
+        .contains(CraftCheck.OLD_RING_OUT, CraftCheck.HAND_TIGHT)
+        .doesNotContain(CraftCheck.NEW_WASHER);
+    assertThat(Craft.of(circuit.joint("block.drain-plug").orElseThrow()).checks())
+        .contains(CraftCheck.NEW_WASHER)
         .doesNotContain(CraftCheck.OLD_RING_OUT);
     assertThat(Cure.after(CraftCheck.PLUG_SEALED)).contains(Cure.PLUG_SEALANT);
     assertThat(Cure.after(CraftCheck.GASKET_HELD)).isEmpty();

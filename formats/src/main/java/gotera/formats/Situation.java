@@ -157,7 +157,7 @@ public record Situation(String name, String told, JobFile job, Expected expected
     return p.what().toString();
   }
 
-  /** Whether one is the other; a walk round that begins with a place is a look at it too. */
+  /** Whether one is the other; a round of looks that begins with a place is a look at it too. */
   private static boolean matches(Assessment a, String expected) {
     Optional<Proposal> first = a.next().stream().findFirst();
     String next = first.map(Situation::word).orElse("nothing");

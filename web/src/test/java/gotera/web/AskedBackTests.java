@@ -93,8 +93,8 @@ class AskedBackTests {
   @Test
   void aCylinderThatTheEngineHasNotIsAskedBack() {
     Map<String, String> six = new HashMap<>();
-    six.put("vehicle", "Halde 63 " + begun.test());
-    six.put("typeName", "Corrie six " + begun.test());
+    six.put("vehicle", "Trog 63 " + begun.test());
+    six.put("typeName", "Three litre six " + begun.test());
     six.put("drive", "diesel");
     six.put("fill", "neck");
     six.put("engine", "inline");

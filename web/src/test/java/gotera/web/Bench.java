@@ -431,6 +431,20 @@ final class Bench implements AutoCloseable {
     giveFile(name, content.getBytes(StandardCharsets.UTF_8));
   }
 
+  /** On Find: a place that was dried beads under pressure. */
+  void beads(String place) {
+    beads(place, "cold-pressure");
+  }
+
+  /** The same in a state. */
+  void beads(String place, String state) {
+    step("Find");
+    joint(place);
+    page.locator("#joint-panel input[value=" + state + "] + span").click();
+    page.locator("input[name=dried]").check();
+    click("Wet");
+  }
+
   /** All text of it, what is folded away too. */
   String whole(String selector) {
     return page.locator(selector).first().textContent().replace('\u00a0', ' ');

@@ -15,11 +15,7 @@ class DecideTests {
 
   private static void clampAtFault(Bench bench, String vehicle) {
     bench.job(vehicle, "Wet under the front");
-    bench.step("Find");
-    bench.joint("lower-hose.radiator-end");
-    bench.page.locator("#joint-panel input[value=cold-pressure] + span").click();
-    bench.page.locator("input[name=dried]").check();
-    bench.click("Wet");
+    bench.beads("lower-hose.radiator-end");
     bench.unfold("Hose, clamp or bearing");
     bench.click("Clamp rusted");
     bench.shows("#felt", "Clamp rusted");

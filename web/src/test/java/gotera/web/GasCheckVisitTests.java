@@ -201,6 +201,7 @@ class GasCheckVisitTests {
       bench.click("The exhaust turned it");
       bench.shows(".said-yes", "No gas then and there.");
       bench.click("End this check");
+      bench.beads("radiator.upper-seam");
       bench.step("Decide");
       bench.shows(".claim", "Radiator");
       bench.shows(".way-best", "New radiator");

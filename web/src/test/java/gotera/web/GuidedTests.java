@@ -141,6 +141,7 @@ class GuidedTests {
       bench.fill("Surface there, °C", "90");
       bench.click("No drop fell");
       bench.shows("#running-said", "drops dry up: no bound");
+      bench.beads("pump.shaft-seal", "running");
       bench.step("Decide");
       bench.shows(".claim", "Pump shaft seal");
       bench.shows(".way-best", "pump");

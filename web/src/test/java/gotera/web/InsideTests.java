@@ -73,6 +73,7 @@ class InsideTests {
       bench.click("Wet: Charger, outlet");
       bench.shows("#look-said", "1 wet");
       assertThat(bench.text(".suspects")).contains("Charger, outlet").doesNotContain("Inside");
+      bench.beads("charger.outlet");
       bench.step("Decide");
       bench.shows(".claim", "Charger, outlet");
       assertThat(bench.text(".claim")).doesNotContain("combustion gas");

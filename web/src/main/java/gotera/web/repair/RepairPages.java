@@ -3,10 +3,9 @@ package gotera.web.repair;
 import gotera.circuit.Circuit;
 import gotera.circuit.Circuit.Joint;
 import gotera.refill.FillAccount;
+import gotera.repair.Craft;
 import gotera.repair.CraftCheck;
-import gotera.repair.Cure;
 import gotera.repair.Drain;
-import gotera.repair.Seal;
 import gotera.said.CraftSaid.Compared;
 import gotera.uncertainty.DecisionLimits;
 import gotera.web.circuit.CircuitService;
@@ -107,8 +106,9 @@ class RepairPages {
 
   private Before before(UUID jobId, Circuit circuit, Joint joint, Figures figures) {
     String code = joint.code();
+    Craft of = Craft.of(joint);
     List<CheckShown> checks =
-        CraftCheck.of(joint).stream()
+        of.checks().stream()
             .filter(c -> c != CraftCheck.NEW_AGAINST_OLD)
             .map(
                 c ->
@@ -120,11 +120,10 @@ class RepairPages {
     return new Before(
         code,
         names.joint(jobId, code),
-        words.say("seal." + Seal.of(joint.fastening()).word()),
+        words.say("seal." + of.seal().word()),
         comes(jobId, circuit, joint, figures),
         words.say("fastening." + joint.fastening().word()),
-        Cure.of(joint.fastening())
-            .map(c -> new CureShown(words.say("cure." + c.word()), c.lasts().toMinutes())),
+        of.cure().map(c -> new CureShown(words.say("cure." + c.word()), c.lasts().toMinutes())),
         checks,
         craft.compared(jobId, code).stream().map(f -> said(f, figures)).toList());
   }
@@ -194,7 +193,7 @@ class RepairPages {
                 new Opened(
                     j.code(),
                     names.joint(jobId, j.code()),
-                    words.say("seal." + Seal.of(j.fastening()).word())))
+                    words.say("seal." + Craft.of(j).seal().word())))
         .toList();
   }
 }
