@@ -77,6 +77,13 @@ public record Craft(List<CraftCheck> checks, Seal seal, Optional<Cure> cure) {
           row("(oil|gearbox|exhaust)-cooler\\.core", Seal.NONE, PRESSED_FIRST, TIGHT_BEFORE),
           row("radiator\\.drain-tap", Seal.O_RING, OLD_RING_OUT, HAND_TIGHT),
           row(
+              "outlet-neck\\.o-ring",
+              Seal.O_RING,
+              NECK_SEALS,
+              OLD_RING_OUT,
+              FACES_CLEAN,
+              BOLTS_BY_HAND),
+          row(
               "outlet-neck\\.[a-z-]+",
               Seal.GASKET,
               NECK_SEALS,

@@ -78,8 +78,13 @@ class GuidedTests {
       bench.step("Decide");
       bench.shows(".meaning", "neither alone condemns a head gasket");
       bench.shows(".claim", "Thermostat");
-      bench.follow(".way-row button >> nth=0");
-      bench.follow(".way-row button >> nth=1");
+      bench.shows("#not-found", "No place is found yet");
+      for (String what : List.of("Thermostat", "Head off and look")) {
+        bench.fill("Another complaint or work", what);
+        bench.fill("Price", "30");
+        bench.click("Put it on the sheet");
+        bench.shows("#quote", what);
+      }
       bench.counts("#quote > li", 2);
       bench.shows(".rail", "2 open on the sheet");
       bench.click("Link for the customer to decide");

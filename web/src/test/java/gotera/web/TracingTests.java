@@ -195,8 +195,7 @@ class TracingTests {
           .containsExactlyInAnyOrder("Core plug, front", "Core plug, rear");
       bench.shows(".suspects li", "Core plug");
       bench.shows(".suspects li", "drips off the engine mount, cold, under pressure");
-      bench.shows(".next-check", "Core plug");
-      bench.shows(".next-check", "what was seen leads there");
+      bench.shows(".next-check", "Look at every place in a round: cold, under pressure");
       bench.joint("block.core-plug-front");
       bench.page.locator("#joint-panel input[value=cold-pressure] + span").click();
       bench.page.locator("input[name=dried]").check();
