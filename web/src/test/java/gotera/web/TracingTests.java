@@ -209,7 +209,7 @@ class TracingTests {
       bench.shows(".suspects li", "runs through: cracked");
       bench.step("Decide");
       bench.shows(".claim", "Core plug, front");
-      bench.shows(".way-best", "Core plug, front, test");
+      bench.shows(".way-best", "Core plug, front");
       bench.step("Repair");
       bench.shows("#before", "a new plug or seal");
       bench.click("Bore bare, sealant");
