@@ -70,12 +70,16 @@ public final class Player {
       course.add(first.what() + " (" + first.why().word() + ")");
       return false;
     }
-    if (!done.add(first.what().toString() + first.what().state() + first.first())) {
+    // a longer hold is another one
+    boolean longer = first.why() == Proposal.Why.HOLD_LONGER;
+    if (!longer && !done.add(first.what() + " " + first.what().state() + " " + first.why())) {
       repeated++;
+      course.add("the same again: " + first.what());
     }
     List<Observation> seen =
         bench.does(first.what(), first.first().contains(Proposal.First.UNCOVER));
     observed.addAll(seen);
+    seen.forEach(this::news);
     course.add(
         String.format(
             "%.0f min %s %s (%s, %.3f bit): %s",
@@ -87,6 +91,15 @@ public final class Player {
             told(seen)));
     course.add("    before: " + thought(now));
     return true;
+  }
+
+  /** What shows at a place is a reason to look there again. */
+  private void news(Observation o) {
+    boolean shows =
+        o instanceof Looked look && look.wet() || o instanceof Scanned scan && scan.glow().counts();
+    if (shows && o instanceof Observation.AtPlace at) {
+      done.removeIf(d -> d.contains(":" + at.place() + " "));
+    }
   }
 
   private void repair(Assessment now) {

@@ -93,6 +93,9 @@ public final class PracticeBench {
   private double minutes;
   private double proving;
 
+  /** So often in a row it was held: each time as long again. */
+  private int holds;
+
   /** A vehicle that has just come in, cold. */
   public PracticeBench(PracticeVehicle vehicle, Random random) {
     this.vehicle = vehicle;
@@ -153,6 +156,8 @@ public final class PracticeBench {
    * @param uncover whether what hides its place comes off first
    */
   public List<Observation> does(Action what, boolean uncover) {
+    boolean holding = what.is(Action.Whole.RE_TEST) || what.is(Action.Whole.PRESSURE_TEST);
+    holds = holding ? holds : 0;
     if (what instanceof Action.Look look) {
       return List.of(look(look, uncover));
     }
@@ -160,7 +165,7 @@ public final class PracticeBench {
       return round(round.then());
     }
     if (what instanceof Action.CountDrops count) {
-      return List.of(drops(count.at()));
+      return List.of(mistaken(drops(count.at())));
     }
     if (what instanceof Action.TryCap cap) {
       minutes += CAP;
@@ -214,7 +219,8 @@ public final class PracticeBench {
     minutes += WALK;
     List<Observation> seen = new ArrayList<>();
     for (Joint joint : vehicle.circuit.joints()) {
-      if (cover(joint.code()) == 0 || uncovered.contains(joint.code())) {
+      boolean open = cover(joint.code()) == 0 || uncovered.contains(joint.code());
+      if (open && !PracticeVehicle.inside(joint.code())) {
         seen.add(at(joint.code(), wanted));
       }
     }
@@ -313,7 +319,8 @@ public final class PracticeBench {
 
   private Held hold(boolean afterRepair) {
     bring(LookState.PRESSED);
-    minutes += HOLD;
+    int longer = ++holds;
+    minutes += HOLD * longer;
     double rate =
         vehicle.leaks().stream()
             .filter(l -> !NOT_IN_A_HOLD.contains(l.place()))
@@ -328,7 +335,7 @@ public final class PracticeBench {
           afterRepair,
           List.of());
     }
-    double u = Math.hypot(HOLD_NOISE, HOLD_SHARE * rate);
+    double u = Math.hypot(HOLD_NOISE / longer, HOLD_SHARE * rate);
     double read = rate + u * random.nextGaussian();
     VerdictKind says =
         read + K * u <= ACCEPTED

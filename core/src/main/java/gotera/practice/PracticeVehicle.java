@@ -126,7 +126,10 @@ public final class PracticeVehicle {
               from -> {
                 for (Joint to : circuit.joints()) {
                   double down = to.at().y() - from.at().y();
-                  boolean under = down > 12 && Math.abs(to.at().x() - from.at().x()) < BESIDE;
+                  boolean under =
+                      down > 12
+                          && cabin(from) == cabin(to)
+                          && Math.abs(to.at().x() - from.at().x()) < BESIDE;
                   if (under && random.nextDouble() < BELOW * Math.exp(-down / HEIGHT)) {
                     wetted.add(to.code());
                   }
@@ -138,6 +141,11 @@ public final class PracticeVehicle {
         wetted.stream().filter(w -> random.nextDouble() < 0.3).forEach(crusted::add);
       }
     }
+  }
+
+  /** Behind the firewall: a wall that nothing runs through, but the hoses of the front heater. */
+  private static boolean cabin(Joint joint) {
+    return joint.at().x() > Circuit.FIREWALL && !joint.code().matches("heater-(supply|return).*");
   }
 
   /** What leaks now. */

@@ -211,9 +211,9 @@ final class Candidates {
       boolean stays = covered && !held && !suspected && !unclear.contains(p.place());
       if (seen && !stays && !cutOff(job, p.place()) && (covered || unclear.contains(p.place()))) {
         for (LookState s : List.of(LookState.PRESSED, LookState.RUNNING)) {
-          if (p.seen().in(s) > SEES_NOTHING
+          if (p.seen().in(s) > Watching.SHOWS_NOTHING
               && !(s == LookState.PRESSED && outOfTest.contains(p.place()))
-              && (!looked(p.place(), s) || pending.get(p.place()) == s)) {
+              && (Watching.again(job, p.place(), s) || pending.get(p.place()) == s)) {
             add(p, s, covered);
           }
         }
@@ -228,9 +228,6 @@ final class Candidates {
         ? List.of(LookState.PRESSED, LookState.RUNNING, now)
         : List.of(LookState.PRESSED, LookState.RUNNING);
   }
-
-  /** A place that a look shows no better is not looked at (1) (our judgement, untested). */
-  private static final double SEES_NOTHING = 0.15;
 
   /** What hides a place is taken off (min) (our judgement, untested). */
   private static final double UNHIDE = 8;
@@ -257,16 +254,6 @@ final class Candidates {
                     CaseEvidence.look(job, p.place(), s, false, true))),
             first,
             List.of(p.place())));
-  }
-
-  private boolean looked(String place, LookState s) {
-    return job.looks().stream()
-        .anyMatch(
-            l ->
-                l.place().equals(place)
-                    && l.state() == s
-                    && l.driedBefore()
-                    && l.saw() != Sight.HIDDEN);
   }
 
   /** Places where something was seen that may come from elsewhere, or that are all but certain. */

@@ -4,6 +4,7 @@ import gotera.balance.LeakBalance;
 import gotera.balance.SiteFlow;
 import gotera.circuit.Circuit;
 import gotera.circuit.DripSpot;
+import gotera.circuit.DripTrace;
 import gotera.look.LookState;
 import gotera.look.Sight;
 import gotera.pressure.verdict.VerdictKind;
@@ -22,6 +23,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.concurrent.ConcurrentHashMap;
+import java.util.function.Supplier;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -38,12 +41,9 @@ import java.util.stream.Stream;
  *       first.
  * </ul>
  *
- * @param circuit the circuit as it is now
- * @param observed what was observed, in order of time
- * @param now how the circuit stands now
- * @param shop what the workshop's own jobs say of the odds beforehand
+ * <p>A case never changes, so what follows from it is worked out once, when it is asked for first.
  */
-public record Case(Circuit circuit, List<Observation> observed, AsNow now, ShopOdds shop) {
+public final class Case {
   /** The same part twice within this time is soon (d) (our judgement, untested). */
   static final double SOON = 365;
 
@@ -52,12 +52,30 @@ public record Case(Circuit circuit, List<Observation> observed, AsNow now, ShopO
 
   static final Vocabulary VOCABULARY = Vocabulary.published();
 
-  /** Leaves out what is at a place or spot that this vehicle does not have. */
-  public Case {
+  private final Circuit circuit;
+  private final List<Observation> observed;
+  private final AsNow now;
+  private final ShopOdds shop;
+
+  /** What was asked for before; it is the same whoever worked it out. */
+  private final Map<Object, Object> known = new ConcurrentHashMap<>();
+
+  /**
+   * A case; what is at a place or spot that this vehicle does not have is left out.
+   *
+   * @param circuit the circuit as it is now
+   * @param observed what was observed, in order of time
+   * @param now how the circuit stands now
+   * @param shop what the workshop's own jobs say of the odds beforehand
+   */
+  public Case(Circuit circuit, List<Observation> observed, AsNow now, ShopOdds shop) {
     Set<String> places =
         VOCABULARY.places(circuit).stream().map(PlaceFacts::place).collect(Collectors.toSet());
     List<DripSpot> spots = DripSpot.in(circuit);
-    observed = observed.stream().filter(o -> isHere(o, places, spots)).toList();
+    this.circuit = circuit;
+    this.observed = observed.stream().filter(o -> isHere(o, places, spots)).toList();
+    this.now = now;
+    this.shop = shop;
   }
 
   /** By the model's priors alone. */
@@ -68,6 +86,44 @@ public record Case(Circuit circuit, List<Observation> observed, AsNow now, ShopO
   /** With the heater's valve shut or not. */
   public Case(Circuit circuit, List<Observation> observed, boolean heaterValveShut) {
     this(circuit, observed, AsNow.heaterValveShut(heaterValveShut));
+  }
+
+  /** The circuit as it is now. */
+  public Circuit circuit() {
+    return circuit;
+  }
+
+  /** What was observed, in order of time. */
+  public List<Observation> observed() {
+    return observed;
+  }
+
+  /** How the circuit stands now. */
+  public AsNow now() {
+    return now;
+  }
+
+  /** What is worked out at the first question, and kept. */
+  @SuppressWarnings("unchecked")
+  private <T> T once(Object question, Supplier<T> answer) {
+    Object before = known.get(question);
+    if (before == null) {
+      before = answer.get();
+      known.put(question, before);
+    }
+    return (T) before;
+  }
+
+  private enum Asked {
+    HELD_COLD,
+    HELD_HOT,
+    COUNTING,
+    WET,
+    HIDDEN,
+    LOOKS,
+    TESTS,
+    PLACES,
+    OPEN
   }
 
   /** The same in a workshop whose own jobs speak too. */
@@ -100,6 +156,10 @@ public record Case(Circuit circuit, List<Observation> observed, AsNow now, ShopO
    * newest.
    */
   Optional<Held> held(boolean hot) {
+    return once(hot ? Asked.HELD_HOT : Asked.HELD_COLD, () -> widest(hot));
+  }
+
+  private Optional<Held> widest(boolean hot) {
     Optional<Held> most = Optional.empty();
     for (Held h : holds(hot)) {
       boolean less = most.filter(m -> out(m).size() < out(h).size()).isPresent();
@@ -131,6 +191,10 @@ public record Case(Circuit circuit, List<Observation> observed, AsNow now, ShopO
    * else of the one after it; else the circuit as it stands.
    */
   Map<Looked, Scoped> tests() {
+    return once(Asked.TESTS, this::testsOfLooks);
+  }
+
+  private Map<Looked, Scoped> testsOfLooks() {
     Map<Looked, Scoped> tests = new HashMap<>();
     Map<Observation.Scope, Scoped> known = new HashMap<>();
     List<Looked> before = new ArrayList<>();
@@ -154,12 +218,17 @@ public record Case(Circuit circuit, List<Observation> observed, AsNow now, ShopO
 
   /** The newest of a kind that counts. */
   <T extends Observation> Optional<T> newest(Class<T> kind) {
-    return all(observed, kind).stream().reduce((a, b) -> b);
+    for (int i = observed.size() - 1; i >= 0; i--) {
+      if (kind.isInstance(observed.get(i))) {
+        return Optional.of(kind.cast(observed.get(i)));
+      }
+    }
+    return Optional.empty();
   }
 
   /** What counts of a kind. */
   public <T extends Observation> List<T> counting(Class<T> kind) {
-    return all(counting(), kind);
+    return once(kind, () -> all(counting(), kind));
   }
 
   private static <T extends Observation> List<T> all(List<Observation> from, Class<T> kind) {
@@ -173,6 +242,10 @@ public record Case(Circuit circuit, List<Observation> observed, AsNow now, ShopO
 
   /** What counts: everything, or once the repair is tested what came after it. */
   private List<Observation> counting() {
+    return once(Asked.COUNTING, this::sinceRepair);
+  }
+
+  private List<Observation> sinceRepair() {
     int repaired = -1;
     for (int i = 0; afterRepair() && i < observed.size(); i++) {
       repaired = observed.get(i) instanceof Observation.Repaired ? i : repaired;
@@ -197,6 +270,10 @@ public record Case(Circuit circuit, List<Observation> observed, AsNow now, ShopO
    * a counted one before others.
    */
   public List<Looked> wet() {
+    return once(Asked.WET, this::leakingNow);
+  }
+
+  private List<Looked> leakingNow() {
     Map<String, Map<LookState, Looked>> places = new LinkedHashMap<>();
     for (Looked look : counting(Looked.class)) {
       if (look.saw() != Sight.HIDDEN) {
@@ -226,14 +303,20 @@ public record Case(Circuit circuit, List<Observation> observed, AsNow now, ShopO
 
   /** Places that cannot be seen as they are. */
   public Set<String> hidden() {
-    return latest().stream()
-        .filter(l -> l.saw() == Sight.HIDDEN)
-        .map(Looked::place)
-        .collect(Collectors.toSet());
+    return once(
+        Asked.HIDDEN,
+        () ->
+            latest().stream()
+                .filter(l -> l.saw() == Sight.HIDDEN)
+                .map(Looked::place)
+                .collect(Collectors.toSet()));
   }
 
-  /** What a look is the same as: of the same place in the same state, dried before or as it was. */
-  private record Same(String place, LookState state, boolean dried) {}
+  /**
+   * What a look is the same as: of the same place in the same state, as it was; dried before, what
+   * was seen too, for neither a bead nor a dry watch takes the other back.
+   */
+  private record Same(String place, LookState state, Optional<Sight> dried) {}
 
   /**
    * Every look that counts, the newest of those that are the same. A place that was wet and, dried,
@@ -241,15 +324,39 @@ public record Case(Circuit circuit, List<Observation> observed, AsNow now, ShopO
    * seen afterwards, and unsays nothing.
    */
   List<Looked> looks() {
+    return once(Asked.LOOKS, this::newestLooks);
+  }
+
+  private List<Looked> newestLooks() {
     Map<Same, Looked> looks = new LinkedHashMap<>();
     for (Looked look : counting(Looked.class)) {
-      Same same = new Same(look.place(), look.state(), look.driedBefore());
+      Optional<Sight> dried = look.driedBefore() ? Optional.of(look.saw()) : Optional.empty();
+      Same same = new Same(look.place(), look.state(), dried);
       if (look.saw() != Sight.CLEANED) {
         looks.remove(same);
         looks.put(same, look);
       }
     }
     return List.copyOf(looks.values());
+  }
+
+  /** The places that wet can come down from to a place, with how likely each makes it wet. */
+  Map<String, Double> above(String place, LookState state) {
+    boolean running = state == LookState.RUNNING;
+    return once(
+        new Above(place, running),
+        () ->
+            circuit
+                .joint(place)
+                .map(j -> DripTrace.runsDown(circuit, j, running))
+                .orElseGet(Map::of));
+  }
+
+  private record Above(String place, boolean running) {}
+
+  /** What contradicts itself. */
+  public List<Contradiction> contradictions() {
+    return once(Contradiction.class, () -> Contradiction.of(this));
   }
 
   /** Places whose flow was measured. */
@@ -304,6 +411,10 @@ public record Case(Circuit circuit, List<Observation> observed, AsNow now, ShopO
 
   /** Places this vehicle has, with what is known of each beforehand. */
   public List<PlaceFacts> places() {
+    return once(Asked.PLACES, this::facts);
+  }
+
+  private List<PlaceFacts> facts() {
     Set<String> opened =
         all(observed, Replaced.class).stream()
             .filter(r -> r.daysAgo() <= SOON)
@@ -317,8 +428,12 @@ public record Case(Circuit circuit, List<Observation> observed, AsNow now, ShopO
 
   /** The places that are left once those whose flow was measured are known to leak. */
   List<PlaceFacts> open() {
-    Set<String> measured = measured();
-    return places().stream().filter(p -> !measured.contains(p.place())).toList();
+    return once(
+        Asked.OPEN,
+        () -> {
+          Set<String> measured = measured();
+          return places().stream().filter(p -> !measured.contains(p.place())).toList();
+        });
   }
 
   /** The part that a place is of. */

@@ -2,7 +2,6 @@ package gotera.suspects;
 
 import gotera.balance.LeakBalance;
 import gotera.circuit.Circuit.Joint;
-import gotera.circuit.DripTrace;
 import gotera.dye.Glow;
 import gotera.evidence.Evidence;
 import gotera.evidence.MeasuredRate;
@@ -160,16 +159,22 @@ final class CaseEvidence {
         place,
         wet,
         sees,
-        dried ? Map.of() : runsDown(job, place, state),
+        runsDown(job, place, state, dried),
         others,
         falseAlarm);
   }
 
-  private static Map<String, Double> runsDown(Case job, String place, LookState state) {
-    Optional<Joint> joint = job.circuit().joint(place);
-    return joint.isEmpty()
-        ? Map.of()
-        : DripTrace.runsDown(job.circuit(), joint.get(), state == LookState.RUNNING);
+  /**
+   * Of what runs down to a place so much reaches it while it is watched (1) (our judgement,
+   * untested).
+   */
+  private static final double WHILE_WATCHED = 0.15;
+
+  private static Map<String, Double> runsDown(
+      Case job, String place, LookState state, boolean watched) {
+    Map<String, Double> from = new LinkedHashMap<>(job.above(place, state));
+    from.replaceAll((p, runs) -> watched ? WHILE_WATCHED * runs : runs);
+    return from;
   }
 
   private LookState state(Looked look) {

@@ -34,6 +34,17 @@ public sealed interface Checked extends Observation {
     public static boolean isCap(String place) {
       return CAPS.contains(place);
     }
+
+    /** How often a cap failed since it passed last: a seal that is dry may fail once. */
+    static long fails(Case job, String place) {
+      long fails = 0;
+      for (CapTried cap : job.counting(CapTried.class)) {
+        if (cap.place().equals(place)) {
+          fails = cap.passed() ? 0 : fails + 1;
+        }
+      }
+      return fails;
+    }
   }
 
   /**

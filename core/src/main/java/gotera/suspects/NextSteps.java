@@ -2,17 +2,14 @@ package gotera.suspects;
 
 import gotera.evidence.Posterior;
 import gotera.look.LookState;
-import gotera.pressure.verdict.VerdictKind;
 import gotera.suspects.Action.OfTheWhole;
 import gotera.suspects.Action.Whole;
 import gotera.suspects.Candidates.Candidate;
 import gotera.suspects.Flag.Kind;
-import gotera.suspects.Observation.Outcome;
 import gotera.suspects.Proposal.Why;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
@@ -73,7 +70,13 @@ final class NextSteps {
     if (AfterRepair.awaitsProof(job)) {
       return List.of(whole(Whole.RE_TEST, Why.REPAIRED));
     }
-    if (job.isExplained()) {
+    if (AfterRepair.holdsLonger(job)) {
+      return List.of(whole(Whole.RE_TEST, Why.HOLD_LONGER));
+    }
+    if (AfterRepair.staysDry(job)) {
+      return List.of(whole(Whole.DONE, Why.STAYS_DRY));
+    }
+    if (job.isExplained() && job.contradictions().isEmpty()) {
       return List.of(whole(Whole.REPAIR, Why.FOUND));
     }
     NextSteps steps = new NextSteps(job, known, flags);
@@ -88,7 +91,7 @@ final class NextSteps {
     return all;
   }
 
-  private static Proposal whole(Whole what, Why why) {
+  static Proposal whole(Whole what, Why why) {
     return new Proposal(new OfTheWhole(what), 0, 0, List.of(), List.of(), why);
   }
 
@@ -99,15 +102,33 @@ final class NextSteps {
         c.check().gain(known),
         c.first(),
         c.settles(),
-        Why.TELLS_MOST);
+        why(c.what()));
+  }
+
+  /** A check that was made before is made again for a reason of its own. */
+  private Why why(Action what) {
+    boolean watched =
+        what instanceof Action.Look look
+            && look.dried()
+            && Watching.beads(job, look.at()).containsKey(look.then());
+    boolean gas =
+        what.is(Whole.COMBUSTION_GAS)
+            && job.counting(Observation.GasChecked.class).stream()
+                .anyMatch(g -> g.notCounted().isEmpty());
+    boolean bubbles =
+        what.is(Whole.BUBBLES)
+            && job.counting(Checked.Bubbled.class).stream().anyMatch(b -> b.notCounted().isEmpty());
+    return watched ? Why.WATCH_AGAIN : gas || bubbles ? Why.DISAGREE : Why.TELLS_MOST;
   }
 
   private Optional<Proposal> first() {
     if (flags.contains(Kind.GAS_CHECK_FIRST)) {
       return asked(p -> p.is(Whole.COMBUSTION_GAS), Why.SAME_PART);
     }
+    ToRepair repairs = new ToRepair(job, known, flags, found, ranked);
     return again()
-        .or(this::repair)
+        .or(repairs::settled)
+        .or(repairs::first)
         .or(this::watch)
         .or(this::anotherKind)
         .or(this::wrong)
@@ -128,51 +149,16 @@ final class NextSteps {
         : Optional.empty();
   }
 
-  /**
-   * What is found is repaired; where a rate was measured and no site's flow, it is counted first.
-   */
-  private Optional<Proposal> repair() {
-    Set<String> certain = Found.certain(job);
-    if (!certain.isEmpty()) {
-      Optional<Proposal> another =
-          flags.contains(Kind.ANOTHER_LEAK)
-              ? best(p -> p instanceof Action.LookRound && in(p, LookState.PRESSED), Why.BALANCE)
-              : Optional.empty();
-      boolean within = another.isEmpty() && flags.contains(Kind.FALLS_AND_DRY_OUTSIDE);
-      return another
-          .or(() -> within ? best(Action::inside, Why.INSIDE) : Optional.empty())
-          .or(() -> Optional.of(whole(Whole.REPAIR, Why.FOUND)));
-    }
-    Optional<String> place =
-        known.suspects().stream().map(Posterior.Suspect::place).filter(found::contains).findFirst();
-    if (place.isEmpty() || known.marginal(place.get()) < EVEN) {
-      return Optional.empty();
-    }
-    boolean drips =
-        job.looks().stream()
-            .filter(l -> l.place().equals(place.get()) && l.state() == LookState.PRESSED)
-            .reduce((a, b) -> b)
-            .filter(Observation.Looked::wet)
-            .isPresent();
-    return Optional.of(
-        drips && rateIsOpen() ? countDrops(place.get()) : whole(Whole.REPAIR, Why.FOUND));
-  }
-
   private static final double EVEN = 0.5;
 
   /** From here on a place is watched before anything else (1) (our judgement, untested). */
   private static final double LIKELY = 0.7;
 
-  /**
-   * What is wet or glows is dried and watched, in the state in which it was wet; cold it is
-   * pressed. Whatever else spoke against it, that settles it in minutes. The likeliest first.
-   */
+  /** What is wet is dried and watched, a first bead once more, what is likely too. */
   private Optional<Proposal> watch() {
-    Map<String, LookState> pending = Watching.pending(job);
-    return known.suspects().stream()
-        .filter(s -> pending.containsKey(s.place()))
-        .flatMap(s -> dried(s.place(), pending.getOrDefault(s.place(), LookState.PRESSED)).stream())
-        .findFirst()
+    return new ToWatch(job, known, found, candidates)
+        .first()
+        .map(c -> proposal(c.check()).because(c.why()))
         .or(this::refute);
   }
 
@@ -184,13 +170,26 @@ final class NextSteps {
     boolean fluid =
         job.counting(Checked.FluidSeen.class).stream().anyMatch(f -> f.saw() != Checked.Look.CLEAN);
     Optional<Proposal> fluids =
-        fluid ? asked(p -> p instanceof Action.LookAtFluid, Why.INSIDE) : Optional.empty();
-    Posterior.Suspect top = known.suspects().get(0);
-    boolean inside = Case.VOCABULARY.facts(top.place()).kind() == PlaceKind.INSIDE;
+        fluid
+            ? asked(p -> p instanceof Action.LookAtFluid, Why.INSIDE)
+                .or(() -> best(Action::inside, Why.INSIDE))
+            : Optional.empty();
+    double inside =
+        known.suspects().stream()
+            .filter(s -> Case.VOCABULARY.facts(s.place()).kind() == PlaceKind.INSIDE)
+            .mapToDouble(Posterior.Suspect::probability)
+            .sum();
+    InsideSeen seen = InsideSeen.of(job);
+    Predicate<Action> shown =
+        p ->
+            seen.gas() && p.is(Whole.COMBUSTION_GAS)
+                || seen.bubbles() && p.is(Whole.BUBBLES)
+                || seen.wet() && p.is(Whole.CYLINDER);
     return fluids.or(
         () ->
-            inside && top.probability() >= EVEN
-                ? best(Action::inside, Why.ONE_ALONE)
+            inside >= EVEN
+                ? best(p -> p.inside() && !shown.test(p), Why.ONE_ALONE)
+                    .or(() -> best(Action::inside, Why.DISAGREE))
                 : Optional.empty());
   }
 
@@ -198,19 +197,8 @@ final class NextSteps {
   private Optional<Proposal> refute() {
     return known.suspects().stream()
         .filter(s -> s.probability() >= LIKELY)
-        .flatMap(s -> best(p -> isDried(p, s.place()), Why.REFUTE).stream())
+        .flatMap(s -> best(p -> ToWatch.dries(p, s.place()), Why.REFUTE).stream())
         .findFirst();
-  }
-
-  private static boolean isDried(Action what, String place) {
-    return what instanceof Action.Look look && look.dried() && look.at().equals(place);
-  }
-
-  private Optional<Proposal> dried(String place, LookState state) {
-    return candidates.stream()
-        .filter(c -> isDried(c.what(), place) && in(c.what(), state))
-        .findFirst()
-        .map(c -> proposal(c).because(Why.TRACE));
   }
 
   /** No loss is told of, a hold was tight, and whatever shows was dry under pressure or running. */
@@ -234,6 +222,9 @@ final class NextSteps {
     boolean looked = !job.looks().isEmpty();
     boolean pressed =
         job.looks().stream().anyMatch(l -> l.state() == LookState.PRESSED && !l.driedBefore());
+    if (!Signs.lossTold(job) && AfterRepair.unclear(job)) {
+      return Optional.of(whole(Whole.PRESSURE_TEST, Why.HOLD_LONGER));
+    }
     boolean now = !Signs.lossTold(job) || pressed || Signs.groundHides(job);
     return (looked || Signs.groundHides(job))
             && now
@@ -259,12 +250,20 @@ final class NextSteps {
     return Optional.empty();
   }
 
-  private static boolean in(Action what, LookState state) {
+  static boolean in(Action what, LookState state) {
     return what.state().filter(s -> s == state).isPresent();
   }
 
   private Optional<Proposal> best(Predicate<Action> which, Why why) {
-    return ranked.stream().filter(p -> which.test(p.what())).findFirst().map(p -> p.because(why));
+    return best(ranked, which, why);
+  }
+
+  /** The first of those that are ranked that is one of these; one made again keeps its reason. */
+  static Optional<Proposal> best(List<Proposal> ranked, Predicate<Action> which, Why why) {
+    return ranked.stream()
+        .filter(p -> which.test(p.what()))
+        .findFirst()
+        .map(p -> p.why() == Why.TELLS_MOST ? p.because(why) : p);
   }
 
   /** What a rule of the trade asks for, however little it is expected to tell. */
@@ -273,19 +272,5 @@ final class NextSteps {
         .filter(c -> which.test(c.what()))
         .map(c -> proposal(c).because(why))
         .max(Comparator.comparingDouble(Proposal::perMinute));
-  }
-
-  /** Whether a leak was measured, and no site's flow. */
-  private boolean rateIsOpen() {
-    return job.held(false)
-            .filter(h -> h.verdict() == VerdictKind.LEAK && h.outcome() instanceof Outcome.Rate)
-            .isPresent()
-        && job.measured().isEmpty();
-  }
-
-  private static Proposal countDrops(String place) {
-    Action count = new Action.CountDrops(place);
-    return new Proposal(
-        count, Case.VOCABULARY.minutes(count.word()), 0, List.of(), List.of(place), Why.BALANCE);
   }
 }

@@ -1,6 +1,7 @@
 package gotera.suspects;
 
 import gotera.circuit.Circuit.Joint;
+import gotera.combustion.GasColour;
 import gotera.evidence.Check;
 import gotera.evidence.Evidence;
 import gotera.evidence.Mode;
@@ -184,10 +185,15 @@ final class OtherCandidates {
     if (job.circuit().part("block").isEmpty()) {
       return;
     }
-    if (job.counting(GasChecked.class).stream().noneMatch(g -> g.notCounted().isEmpty())) {
+    long gas =
+        job.counting(GasChecked.class).stream().filter(g -> g.notCounted().isEmpty()).count();
+    long bubbles =
+        job.counting(Bubbled.class).stream().filter(b -> b.notCounted().isEmpty()).count();
+    int most = disagree() ? MOST_REPEATS : 1;
+    if (gas < most) {
       result(Whole.COMBUSTION_GAS, "gas", preparation.before(LookState.RUNNING));
     }
-    if (job.counting(Bubbled.class).stream().noneMatch(b -> b.notCounted().isEmpty())) {
+    if (bubbles < most) {
       result(Whole.BUBBLES, "gas-bubbles", preparation.before(LookState.RUNNING));
     }
     List<InCylinder> cylinders = job.counting(InCylinder.class);
@@ -196,6 +202,21 @@ final class OtherCandidates {
         && (!job.counting(Held.class).isEmpty() || !cylinders.isEmpty())) {
       result(Whole.CYLINDER, "wet-cylinder", preparation.before(LookState.PRESSED));
     }
+  }
+
+  /** A fallible check is repeated so often where another kind of it disagrees (our judgement). */
+  private static final int MOST_REPEATS = 2;
+
+  /** Whether one kind of check of the inside shows something and another nothing. */
+  private boolean disagree() {
+    long kinds = InsideSeen.of(job).kinds();
+    boolean quiet =
+        job.counting(GasChecked.class).stream()
+                .anyMatch(g -> g.notCounted().isEmpty() && g.colour() == GasColour.BLUE)
+            || job.counting(Bubbled.class).stream()
+                .anyMatch(b -> b.notCounted().isEmpty() && !b.result().gas())
+            || job.counting(InCylinder.class).stream().anyMatch(c -> !c.wet());
+    return kinds > 0 && quiet;
   }
 
   private void result(Whole check, String facts, List<First> first) {
@@ -254,7 +275,10 @@ final class OtherCandidates {
   private void cap() {
     CheckFacts facts = VOCABULARY.check("cap-test");
     Set<String> tried =
-        job.counting(CapTried.class).stream().map(CapTried::place).collect(Collectors.toSet());
+        job.counting(CapTried.class).stream()
+            .map(CapTried::place)
+            .filter(p -> CapTried.fails(job, p) != 1)
+            .collect(Collectors.toSet());
     for (String place : CapTried.CAPS) {
       Action label = new Action.TryCap(place);
       if (!tried.contains(place) && job.open().stream().anyMatch(p -> p.place().equals(place))) {

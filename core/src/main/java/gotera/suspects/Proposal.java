@@ -60,6 +60,14 @@ public record Proposal(
     STEADY,
     /** Part of the circuit was not in the hold. */
     NOT_IN_THE_TEST,
+    /** What was wet stayed dry once it was dried: one of the two misleads. */
+    WATCH_AGAIN,
+    /** A first bead, which something else explains as well: it must come again. */
+    FIRST_BEAD,
+    /** A cap that failed once, its seal wetted: a dry seal fails too. */
+    FAILS_AGAIN,
+    /** One kind of check of the inside shows something, another nothing. */
+    DISAGREE,
     /** The same check again: the last one did not count. */
     AGAIN,
     /** What gathered for weeks says nothing: the second amount is the rate. */
@@ -78,10 +86,16 @@ public record Proposal(
     FOUND,
     /** It was repaired, and nothing shows yet that it holds. */
     REPAIRED,
+    /** The test of the repair says neither: a longer hold does. */
+    HOLD_LONGER,
+    /** Two entries contradict each other: one of them again. */
+    CONTRADICTS,
     /** It empties: look where it runs meanwhile. */
     GROSS,
     /** No loss is told of, nothing falls, nothing is wet. */
     NOTHING_WRONG,
+    /** It holds, and what was wet stayed dry once it was dried. */
+    STAYS_DRY,
     /** Nothing that can be done here tells more. */
     NOT_FOUND
   }

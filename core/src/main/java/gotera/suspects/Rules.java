@@ -181,7 +181,7 @@ final class Rules {
         && dryOutside(job, LookState.PRESSED);
   }
 
-  private static boolean falls(Held held) {
+  static boolean falls(Held held) {
     return held.verdict() == VerdictKind.LEAK || held.outcome() instanceof Outcome.AtLeast;
   }
 

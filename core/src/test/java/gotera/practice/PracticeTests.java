@@ -7,6 +7,7 @@ import gotera.look.LookState;
 import gotera.suspects.Action;
 import gotera.suspects.Action.Whole;
 import gotera.suspects.Checked.Fluid;
+import gotera.suspects.Observation;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
@@ -88,5 +89,35 @@ class PracticeTests {
     }
     assertThat(found).as("of %d", all).isGreaterThanOrEqualTo(all * 4 / 5);
     assertThat(AdviceFigures.of(World.USUAL, 1, 41).lines()).hasSize(8);
+  }
+
+  /** A repair is held longer each time it is held again in a row, and not after another check. */
+  @Test
+  void aHoldOfARepairThatIsMadeAgainIsLongerAndQuieter() {
+    PracticeBench bench = new PracticeBench(vehicle(4), new Random(4));
+    Action again = new Action.OfTheWhole(Whole.RE_TEST);
+    double first = noise(bench.does(again, false));
+    assertThat(noise(bench.does(again, false))).isLessThan(first);
+    bench.does(new Action.LookAtFluid(Fluid.DIPSTICK), false);
+    assertThat(noise(bench.does(again, false))).isEqualTo(first);
+  }
+
+  private static double noise(List<Observation> seen) {
+    Observation.Held held = (Observation.Held) seen.get(0);
+    return held.outcome() instanceof Observation.Outcome.Rate r ? r.u() : Double.NaN;
+  }
+
+  /** What leaks behind the firewall wets nothing before it. */
+  @Test
+  void nothingRunsThroughTheFirewall() {
+    for (long seed = 1; seed < 400; seed++) {
+      PracticeVehicle vehicle = vehicle(seed);
+      for (HiddenLeak leak : vehicle.leaks()) {
+        if (leak.place().endsWith("heater-core.tubes")) {
+          assertThat(vehicle.below(leak))
+              .noneMatch(p -> p.startsWith("heater-supply") || p.startsWith("heater-return"));
+        }
+      }
+    }
   }
 }

@@ -319,7 +319,8 @@ class RulesTests {
   @Test
   void aFirstBeadIsFoundAndHowMuchItLosesComesNext() {
     Looked bead = look("pump.gasket", LookState.PRESSED, Sight.WET).dried();
-    assertThat(first(List.of(bead)).what().word()).isEqualTo("repair");
+    assertThat(of(List.of(bead)).found()).containsExactly("pump.gasket");
+    assertThat(first(List.of(bead)).what().toString()).isEqualTo("count-drops:pump.gasket");
     Proposal count = first(List.of(held(0.4, 0.05), bead));
     assertThat(count.what().toString()).isEqualTo("count-drops:pump.gasket");
     assertThat(count.why()).isEqualTo(Why.BALANCE);

@@ -49,8 +49,20 @@ public final class RankJson {
     next(n.putArray("next"), assessment);
     ArrayNode flags = n.putArray("flags");
     assessment.flags().forEach(f -> flags.add(f.word()));
+    contradictions(n.putArray("contradictions"), observed);
     n.set("standing", StandingJson.of(Standing.of(file.visit(), Purpose.SIGN_OFF.usual())));
     return MAPPER.writeValueAsString(n);
+  }
+
+  private static void contradictions(ArrayNode all, Case observed) {
+    observed
+        .contradictions()
+        .forEach(
+            c ->
+                all.addObject()
+                    .put("kind", c.kind().word())
+                    .put("one", c.one().toString())
+                    .put("other", c.other().toString()));
   }
 
   private static void next(ArrayNode next, Assessment assessment) {

@@ -7,6 +7,7 @@ import gotera.evidence.Posterior.Reason;
 import gotera.look.LookState;
 import gotera.suspects.Action;
 import gotera.suspects.Clue;
+import gotera.suspects.Contradiction;
 import gotera.suspects.Flag;
 import gotera.suspects.Meaning;
 import gotera.suspects.Proposal;
@@ -58,6 +59,14 @@ class EvidenceWords {
   /** What a finding means, and does not. */
   String meaning(Meaning meaning) {
     return words.say("meaning." + meaning.word());
+  }
+
+  /** Two entries that contradict each other, both by name. */
+  String contradiction(Circuit circuit, Contradiction c) {
+    return words.say(
+        "contradiction." + c.kind().word(),
+        reason(circuit, "", c.one()),
+        reason(circuit, "", c.other()));
   }
 
   /** A rule that applies. */

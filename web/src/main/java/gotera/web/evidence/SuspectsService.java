@@ -24,6 +24,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Component;
 
 /** Says what may still leak, and what to do next. */
@@ -124,11 +125,17 @@ public class SuspectsService {
     return all;
   }
 
-  /** The rules of the trade that apply, in words; of another leak the balance speaks. */
+  /**
+   * What contradicts itself, and the rules of the trade that apply, in words; of another leak the
+   * balance speaks.
+   */
   public List<String> flags(UUID jobId) {
-    return assess(jobId).flags().stream()
-        .filter(f -> f.kind() != Flag.Kind.ANOTHER_LEAK)
-        .map(said::flag)
+    Circuit circuit = circuits.circuit(jobId);
+    return Stream.concat(
+            assess(jobId).job().contradictions().stream().map(c -> said.contradiction(circuit, c)),
+            assess(jobId).flags().stream()
+                .filter(f -> f.kind() != Flag.Kind.ANOTHER_LEAK)
+                .map(said::flag))
         .toList();
   }
 
