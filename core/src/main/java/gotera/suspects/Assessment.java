@@ -141,7 +141,12 @@ public record Assessment(
 
   /** Those that are worth a line on a page. */
   public List<Suspect> worthALine() {
-    return suspects.stream().filter(s -> s.probability() >= WORTH_A_LINE).toList();
+    return suspects.stream().filter(this::isWorthALine).toList();
+  }
+
+  /** Whether a place is likely enough for a line. */
+  public boolean isWorthALine(Suspect suspect) {
+    return suspect.probability() >= WORTH_A_LINE;
   }
 
   /** Whether the next thing to do is the repair. */

@@ -88,7 +88,8 @@ final class Found {
             .mapToLong(b -> b.stream().filter(x -> x).count())
             .sum();
     boolean plain = times > 1 || bead.state() == LookState.PRESSED;
-    return !open && known.marginal(place) >= (plain ? EVEN : OF_ITS_OWN);
+    double enough = plain ? EVEN : OF_ITS_OWN;
+    return !open && known.marginal(place) >= enough && (plain || Watching.showed(job, place));
   }
 
   private static void inside(Case job, Posterior known, Set<String> found) {

@@ -201,18 +201,37 @@ final class NextSteps {
         .findFirst();
   }
 
-  /** No loss is told of, a hold was tight, and whatever shows was dry under pressure or running. */
+  /**
+   * No loss is told of, a hold was tight, and whatever shows was dry under pressure or running: so
+   * nothing is likelier wrong than one would think beforehand. Where it was dry in both, an old
+   * puddle or a smell is no reason to search on: the one place it points to is looked at, and done.
+   */
   private Optional<Proposal> wrong() {
-    boolean held = job.held(false).filter(Rules::steady).isPresent();
+    if (Signs.lossTold(job) || job.held(false).filter(Rules::steady).isEmpty()) {
+      return Optional.empty();
+    }
     boolean looked =
         job.looks().stream()
             .anyMatch(l -> l.state() == LookState.PRESSED || l.state() == LookState.RUNNING);
     boolean wet = job.looks().stream().anyMatch(Observation.Looked::wet);
-    double sure = wet ? EVEN : NOTHING_WRONG;
-    return held && looked && !Signs.lossTold(job) && known.probability() >= sure
-        ? Optional.of(whole(Whole.DONE, Why.NOTHING_WRONG))
+    boolean sure = looked && known.probability() >= (wet ? EVEN : NOTHING_WRONG);
+    boolean dry = dry(LookState.PRESSED) && dry(LookState.RUNNING);
+    Posterior.Suspect top = known.suspects().get(0);
+    Optional<Proposal> there =
+        sure || top.probability() < POINTS_THERE
+            ? Optional.empty()
+            : best(p -> ToWatch.dries(p, top.place()), Why.REFUTE);
+    return sure || dry && Watching.pending(job).isEmpty()
+        ? there.or(() -> Optional.of(whole(Whole.DONE, Why.NOTHING_WRONG)))
         : Optional.empty();
   }
+
+  private boolean dry(LookState state) {
+    return Outside.of(job, state, Set.of()).dry() > EVEN;
+  }
+
+  /** From here on what was told points to one place (1) (our judgement, untested). */
+  private static final double POINTS_THERE = 0.4;
 
   /**
    * Where nobody tells of a loss, a hold says first whether anything is lost at all; where it is

@@ -82,9 +82,9 @@ final class ToRepair {
     }
     boolean drips =
         job.looks().stream()
-            .filter(l -> l.place().equals(place.get()) && l.driedBefore())
+            .filter(l -> l.place().equals(place.get()))
             .reduce((a, b) -> b)
-            .filter(l -> l.wet() && l.state() == LookState.PRESSED)
+            .filter(l -> l.wet() && l.driedBefore() && l.state() == LookState.PRESSED)
             .isPresent();
     boolean count = drips && !isGross();
     return Optional.of(count ? countDrops(place.get()) : NextSteps.whole(Whole.REPAIR, Why.FOUND));

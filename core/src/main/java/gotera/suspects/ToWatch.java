@@ -83,7 +83,7 @@ final class ToWatch {
         .filter(p -> !found.contains(p))
         .flatMap(p -> beaded(p).flatMap(s -> check(p, s)).stream())
         .findFirst()
-        .map(c -> new Chosen(c, Why.FIRST_BEAD));
+        .map(c -> new Chosen(c, c.what() instanceof Action.TryCap ? Why.TRACE : Why.FIRST_BEAD));
   }
 
   /** The state in which it beaded last, where the last look there did. */

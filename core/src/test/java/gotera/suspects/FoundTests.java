@@ -137,6 +137,21 @@ class FoundTests {
           .noneMatch(p -> p.what().state().filter(LookState.PRESSED::equals).isPresent());
     }
 
+    /** Drops are counted once: what drips running and is dry under pressure is repaired. */
+    @Test
+    void whatWasCountedAndWasDryIsNotCountedForEver() {
+      Looked counted = look(UPPER, LookState.PRESSED, Sight.DRY);
+      List<Observation> seen =
+          List.of(
+              bead(UPPER, LookState.RUNNING),
+              bead(UPPER, LookState.RUNNING),
+              bead(UPPER, LookState.PRESSED));
+      assertThat(of(seen).next().get(0).what()).isEqualTo(new Action.CountDrops(UPPER));
+      List<Observation> then = new ArrayList<>(seen);
+      then.add(counted);
+      assertThat(of(then).next().get(0).what().word()).isNotEqualTo("count-drops");
+    }
+
     private List<Proposal> watches(List<Observation> seen) {
       return of(seen).next().stream().filter(p -> ToWatch.dries(p.what(), UPPER)).toList();
     }
@@ -261,6 +276,20 @@ class FoundTests {
           .noneMatch(p -> p.why() == Why.HOLD_LONGER);
       assertThat(of(new Told.Loss(900, NONE), dry, neither).next())
           .noneMatch(p -> p.why() == Why.HOLD_LONGER);
+    }
+
+    /** An old puddle is no reason to search on where it is tight and dry, pressed and running. */
+    @Test
+    void whereNothingIsLostAndAllIsDryTheSearchIsDone() {
+      Outcome rate = new Outcome.Rate(0.01, 0.03, LeakLaw.ORIFICE);
+      Held tight = new Held(VerdictKind.TIGHT, rate, 100, "", false, List.of());
+      List<Observation> seen =
+          new ArrayList<>(List.of(new Observation.Sign("puddle-overnight"), tight));
+      CIRCUIT.joints().forEach(j -> seen.add(look(j.code(), LookState.PRESSED, Sight.DRY)));
+      CIRCUIT.joints().forEach(j -> seen.add(look(j.code(), LookState.RUNNING, Sight.DRY)));
+      assertThat(of(seen).next().get(0).what().is(Whole.DONE)).isTrue();
+      seen.add(new Told.Loss(900, NONE));
+      assertThat(of(seen).next().get(0).what().is(Whole.DONE)).isFalse();
     }
 
     @Test

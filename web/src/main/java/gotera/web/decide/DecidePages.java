@@ -3,6 +3,7 @@ package gotera.web.decide;
 import gotera.circuit.Circuit;
 import gotera.decide.Decision;
 import gotera.decide.Decision.Option;
+import gotera.decide.RepairKind;
 import gotera.decide.RepairOrder;
 import gotera.decide.RepairOrder.Bundle;
 import gotera.decide.Shop;
@@ -209,10 +210,11 @@ class DecidePages {
 
   private String name(UUID jobId, Option option) {
     Circuit circuit = circuits.circuit(jobId);
+    boolean joint = option.at().contains(".") && option.kind() != RepairKind.HEATER_CORE;
     String at =
-        option.at().contains(".")
+        joint
             ? names.joint(circuit, option.at())
-            : names.part(circuit, option.at());
+            : names.part(circuit, option.at().replaceAll("\\..*", ""));
     return words.say("repair-of." + option.kind().word(), at);
   }
 

@@ -164,7 +164,9 @@ public class SuspectsService {
     return new SuspectShown(
         names.joint(circuit, suspect.place()),
         (int) Math.round(100 * suspect.probability()),
-        none ? words.say("evidence.usual") : speaksFor,
+        none
+            ? words.say(assess(jobId).isWorthALine(suspect) ? "evidence.usual" : "evidence.unseen")
+            : speaksFor,
         against,
         address(jobId, suspect.place()));
   }
