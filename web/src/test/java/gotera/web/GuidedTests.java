@@ -266,7 +266,7 @@ class GuidedTests {
       bench.click("Exhaust: white smoke");
       bench.step("Decide");
       bench.shows(".claim", "Inside: a cylinder");
-      bench.shows(".ways", "Head gasket");
+      bench.shows(".ways", "New head gasket");
       bench.click("Sealer as a last resort");
       bench.shows("#quote", "It may block more than the leak");
       bench.fill("Who decides", "A. Fleet");
