@@ -78,7 +78,8 @@ final class AfterRepair {
   }
 
   /**
-   * What is less than so many of its standard uncertainties a longer hold may find to be nothing.
+   * What is less than so many of its standard uncertainties a longer hold may find to be nothing
+   * (our judgement, untested).
    */
   private static final double COULD_BE_NOTHING = 3;
 
