@@ -125,6 +125,6 @@ command_line() { # command_line COMMAND…
   # a short run gains by a quick start, a long one by the better compiler
   local options=(-XX:TieredStopAtLevel=1 -XX:+UseSerialGC -Xmx400m)
   [ "$1" != gauge ] || options=(-XX:TieredStopAtLevel=1 -XX:+UseSerialGC -Xmx64m)
-  case "$1" in monte-carlo | early) options=() ;; esac
+  case "$1" in monte-carlo | early | practice | calibration) options=() ;; esac
   exec "$JAVA_HOME/bin/java" "${options[@]}" -jar "$var/build/cli/gotera-cli.jar" "$@"
 }

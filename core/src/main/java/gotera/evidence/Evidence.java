@@ -112,6 +112,11 @@ public interface Evidence {
       this(label, place, wet, everyMode(sensitivity), Map.of(), Map.of(), falseAlarm);
     }
 
+    /** The same by another name. */
+    public AtPlace called(Label other) {
+      return new AtPlace(other, place, wet, sees, runsDown, acts, falseAlarm);
+    }
+
     private static Map<Mode, Double> everyMode(double p) {
       Map<Mode, Double> all = new EnumMap<>(Mode.class);
       for (Mode mode : Mode.values()) {

@@ -6,6 +6,7 @@ import gotera.pressure.setup.Usual;
 import gotera.quantity.Temperature;
 import gotera.uncertainty.DecisionLimits;
 import java.time.Duration;
+import java.time.Instant;
 import java.util.List;
 import java.util.OptionalDouble;
 
@@ -56,6 +57,14 @@ public record LevelWatch(
 
   /** Nobody writes a mark down later than this (our judgement, untested). */
   public static final Duration LONGEST_AGO = Duration.ofDays(366);
+
+  /** By so much more than has passed a count of hot hours may err (our judgement, untested). */
+  private static final Duration COUNTED_OFF_BY = Duration.ofDays(1);
+
+  /** Hours hot that can lie between two marks (h): no more than passed, and a day. */
+  public static double mostHotHours(Instant before, Instant read) {
+    return Duration.between(before, read).plus(COUNTED_OFF_BY).toMinutes() / 60.0;
+  }
 
   /**
    * A mark of the level.

@@ -24,6 +24,10 @@ public enum Condition implements Worded {
   CLAMP_BROKEN_BRIGHT,
   /** Taken off, it lets liquid through that is poured into it: a crack is proven. */
   LETS_LIQUID_THROUGH,
+  /** A line is rusted through or pitted. */
+  RUSTED,
+  /** A hose or line is rubbed where it touches. */
+  CHAFED,
   /** A bearing has play. */
   PLAY,
   /** A bearing is heard. */

@@ -53,7 +53,7 @@ public record VisualCheck(LookState state, int places, int open, int hidden, int
       }
     }
     int hidden = count(seen.values(), Sight.HIDDEN);
-    int wet = count(seen.values(), Sight.WET);
+    int wet = count(seen.values(), Sight.WET) + count(seen.values(), Sight.RUNS);
     int stained = count(seen.values(), Sight.STAINED);
     int looked = wet + stained + count(seen.values(), Sight.DRY);
     return new VisualCheck(

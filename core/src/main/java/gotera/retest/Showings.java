@@ -18,7 +18,9 @@ public final class Showings {
       Map.of(
           WhereLost.PUDDLE, Circumstance.PARKED,
           WhereLost.AFTER_DRIVE, Circumstance.DRIVEN,
-          WhereLost.RUNNING, Circumstance.RUNNING);
+          WhereLost.RUNNING, Circumstance.RUNNING,
+          WhereLost.ONLY_HOT, Circumstance.DRIVEN,
+          WhereLost.NOT_RUNNING, Circumstance.PARKED);
 
   private Showings() {}
 

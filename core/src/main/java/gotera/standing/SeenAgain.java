@@ -64,7 +64,7 @@ final class SeenAgain {
     switch (look.saw()) {
       case STAINED -> stained.add(look.place());
       case CLEANED, DRY -> stained.remove(look.place());
-      case WET, HIDDEN -> {
+      case WET, RUNS, HIDDEN -> {
         // says nothing of stains
       }
     }

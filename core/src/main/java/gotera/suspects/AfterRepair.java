@@ -68,7 +68,7 @@ final class AfterRepair {
   private static boolean nothingWet(Case job) {
     Set<String> beads = new HashSet<>();
     for (Looked look : job.counting(Looked.class)) {
-      if (look.driedBefore() && look.wet() || look.flow().isPresent()) {
+      if (look.fresh() && look.wet() || look.flow().isPresent()) {
         beads.add(look.place());
       }
     }

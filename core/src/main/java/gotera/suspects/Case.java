@@ -330,7 +330,7 @@ public final class Case {
   private List<Looked> newestLooks() {
     Map<Same, Looked> looks = new LinkedHashMap<>();
     for (Looked look : counting(Looked.class)) {
-      Optional<Sight> dried = look.driedBefore() ? Optional.of(look.saw()) : Optional.empty();
+      Optional<Sight> dried = look.fresh() ? Optional.of(look.saw()) : Optional.empty();
       Same same = new Same(look.place(), look.state(), dried);
       if (look.saw() != Sight.CLEANED) {
         looks.remove(same);

@@ -85,14 +85,14 @@ final class CaseEvidence {
         .orElseGet(() -> Scoped.of(job.circuit(), job.now(), Observation.Scope.of("")));
   }
 
-  /** What was dried before stands by itself; all the rest of a place is one track. */
+  /** What came out just now stands by itself; all the rest of a place is one track. */
   private void looks() {
     Map<String, List<Evidence.AtPlace>> tracks = new LinkedHashMap<>();
     for (Looked look : job.looks()) {
       seen(look)
           .ifPresent(
               e -> {
-                if (look.driedBefore()) {
+                if (look.fresh()) {
                   findings.add(e);
                 } else {
                   tracks.computeIfAbsent(look.place(), p -> new ArrayList<>()).add(e);
@@ -120,7 +120,7 @@ final class CaseEvidence {
       Clue clue = new Clue.Seen(Sighting.STAIN, look.place(), Optional.of(look.state()));
       return Optional.of(VOCABULARY.check("stain").seen(clue, look.place(), true));
     }
-    if (look.saw() != Sight.WET && look.saw() != Sight.DRY) {
+    if (!look.wet() && look.saw() != Sight.DRY) {
       return Optional.empty();
     }
     LookState state = state(look);
@@ -129,15 +129,20 @@ final class CaseEvidence {
             && Optional.ofNullable(tests.get(look))
                 .filter(t -> t.out().contains(look.place()))
                 .isPresent();
-    return out
-        ? Optional.empty()
-        : Optional.of(look(job, look.place(), state, look.wet(), look.driedBefore()));
+    if (out) {
+      return Optional.empty();
+    }
+    Evidence.AtPlace seen = look(job, look.place(), state, look.wet(), look.fresh());
+    return Optional.of(
+        look.saw() == Sight.RUNS
+            ? seen.called(new Clue.Seen(Sighting.RUNS, look.place(), Optional.of(state)))
+            : seen);
   }
 
   /**
    * A look at a place.
    *
-   * @param dried whether it had been dried: then only what leaks now wets it
+   * @param dried whether it had been dried, or sprays: then only what leaks now wets it
    */
   static Evidence.AtPlace look(
       Case job, String place, LookState state, boolean wet, boolean dried) {

@@ -57,6 +57,8 @@ public sealed interface Clue extends Label {
     DRY,
     /** The first drop after it was dried. */
     BEAD,
+    /** It sprays or runs. */
+    RUNS,
     STAYS_DRY,
     STAIN,
     DAMP_PAPER,

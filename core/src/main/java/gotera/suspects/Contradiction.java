@@ -77,11 +77,12 @@ public record Contradiction(Kind kind, Clue one, Clue other) {
         (spot, looks) -> {
           int n = looks.size();
           boolean dry = n > 1 && !looks.get(n - 1).wet();
-          if (dry && looks.get(n - 2).flow().isPresent()) {
+          boolean ran = dry && looks.get(n - 2).saw() == Sight.RUNS;
+          if (dry && (ran || looks.get(n - 2).flow().isPresent())) {
             all.add(
                 new Contradiction(
                     Kind.DRIPS_AND_DRY,
-                    new Clue.Seen(Sighting.COUNTED, spot.place()),
+                    new Clue.Seen(ran ? Sighting.RUNS : Sighting.COUNTED, spot.place()),
                     new Clue.Seen(Sighting.DRY, spot.place(), Optional.of(spot.state()))));
           }
         });

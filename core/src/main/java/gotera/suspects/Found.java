@@ -3,6 +3,7 @@ package gotera.suspects;
 import gotera.evidence.Posterior;
 import gotera.look.Condition;
 import gotera.look.LookState;
+import gotera.look.Sight;
 import gotera.suspects.Checked.Bubbled;
 import gotera.suspects.Checked.CapTried;
 import gotera.suspects.Checked.Felt;
@@ -57,7 +58,7 @@ final class Found {
   static Set<String> places(Case job, Posterior known) {
     Set<String> found = new HashSet<>(certain(job));
     job.wet().stream()
-        .filter(l -> l.driedBefore() && l.flow().isEmpty())
+        .filter(l -> l.fresh() && l.flow().isEmpty())
         .filter(l -> leavesHere(job, known, l))
         .forEach(l -> found.add(l.place()));
     job.open().stream()
@@ -87,7 +88,8 @@ final class Found {
         Watching.beads(job, place).values().stream()
             .mapToLong(b -> b.stream().filter(x -> x).count())
             .sum();
-    boolean plain = times > 1 || bead.state() == LookState.PRESSED;
+    boolean runs = bead.saw() == Sight.RUNS;
+    boolean plain = runs || times > 1 || bead.state() == LookState.PRESSED;
     double enough = plain ? EVEN : OF_ITS_OWN;
     return !open && known.marginal(place) >= enough && (plain || Watching.showed(job, place));
   }

@@ -87,7 +87,12 @@ public interface Observation {
 
     /** Whether coolant was seen. */
     public boolean wet() {
-      return saw == Sight.WET;
+      return saw.wet();
+    }
+
+    /** Whether what is seen came out just now: it had been dried, or sprays or runs. */
+    public boolean fresh() {
+      return driedBefore || saw == Sight.RUNS;
     }
 
     /** The flow that was measured here, if coolant was seen and it was. */

@@ -14,11 +14,15 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** Signs that were told: each once, and not where the same was seen more closely. */
 final class Signs {
   private static final Set<String> LOST =
-      Set.of("puddle-overnight", "loss-after-drive", "loss-while-running", "never-on-the-ground");
+      Stream.of(WhereLost.values())
+          .flatMap(w -> w.sign().stream())
+          .collect(Collectors.toUnmodifiableSet());
 
   /** What a sign of a drip speaks of. */
   private static final Map<String, String> REGIONS =
@@ -46,6 +50,12 @@ final class Signs {
     seenCloser.add(s -> s.equals("puddle-overnight") && drips.stream().anyMatch(Signs::puddle));
     seenCloser.add(s -> s.equals("puddle-overnight") && told.stream().anyMatch(Signs::outside));
     seenCloser.add(s -> s.equals("never-on-the-ground") && groundHides(job));
+    // what stands and leaks makes the puddle; what is lost hot is lost on the drive
+    seenCloser.add(s -> s.equals("loss-not-running") && told.contains("puddle-overnight"));
+    seenCloser.add(
+        s ->
+            s.equals("loss-only-hot")
+                && (told.contains("loss-after-drive") || told.contains("loss-while-running")));
     seenCloser.add(
         s ->
             s.equals("bubbles-at-neck")

@@ -2,6 +2,7 @@ package gotera.suspects;
 
 import gotera.evidence.Posterior;
 import gotera.look.LookState;
+import gotera.look.Sight;
 import gotera.suspects.Action.OfTheWhole;
 import gotera.suspects.Action.Whole;
 import gotera.suspects.Flag.Kind;
@@ -58,7 +59,7 @@ final class ToRepair {
 
   /**
    * What is found is repaired; what drips under pressure is counted first: that takes minutes,
-   * shows that it was no mistake, and says what it explains.
+   * shows that it was no mistake, and says what it explains. What sprays or runs needs no counting.
    */
   Optional<Proposal> first() {
     Set<String> certain = Found.certain(job);
@@ -84,7 +85,7 @@ final class ToRepair {
         job.looks().stream()
             .filter(l -> l.place().equals(place.get()))
             .reduce((a, b) -> b)
-            .filter(l -> l.wet() && l.driedBefore() && l.state() == LookState.PRESSED)
+            .filter(l -> l.saw() == Sight.WET && l.driedBefore() && l.state() == LookState.PRESSED)
             .isPresent();
     boolean count = drips && !isGross();
     return Optional.of(count ? countDrops(place.get()) : NextSteps.whole(Whole.REPAIR, Why.FOUND));

@@ -89,7 +89,7 @@ final class ToWatch {
   /** The state in which it beaded last, where the last look there did. */
   private Optional<LookState> beaded(String place) {
     return job.looks().stream()
-        .filter(l -> l.place().equals(place) && l.driedBefore())
+        .filter(l -> l.place().equals(place) && l.fresh())
         .reduce((a, b) -> b)
         .filter(Looked::wet)
         .map(Looked::state);

@@ -31,7 +31,7 @@ final class Watching {
         // what was wet before may have been wet by what was mended
         pending.clear();
         watched.clear();
-      } else if (o instanceof Looked look && look.driedBefore()) {
+      } else if (o instanceof Looked look && look.fresh()) {
         if (look.saw() != Sight.HIDDEN) {
           pending.remove(look.place());
           watched.merge(look.place(), 1, Integer::sum);
@@ -53,7 +53,7 @@ final class Watching {
   static Map<LookState, List<Boolean>> beads(Case job, String place) {
     Map<LookState, List<Boolean>> beads = new EnumMap<>(LookState.class);
     for (Looked look : job.counting(Looked.class)) {
-      boolean watched = look.driedBefore() && look.saw() != Sight.HIDDEN;
+      boolean watched = look.fresh() && look.saw() != Sight.HIDDEN;
       if (watched && look.place().equals(place)) {
         beads.computeIfAbsent(look.state(), s -> new ArrayList<>()).add(look.wet());
       }

@@ -14,7 +14,13 @@ public enum WhereLost implements Worded {
   /** While it runs. */
   RUNNING("loss-while-running"),
   /** It goes, and nothing is ever on the ground. */
-  NEVER_SEEN("never-on-the-ground");
+  NEVER_SEEN("never-on-the-ground"),
+  /** Cold and hot, standing and running. */
+  ALWAYS("loss-always"),
+  /** Only once it is hot. */
+  ONLY_HOT("loss-only-hot"),
+  /** Not while it runs. */
+  NOT_RUNNING("loss-not-running");
 
   private final String sign;
 

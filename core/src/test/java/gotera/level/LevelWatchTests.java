@@ -6,6 +6,8 @@ import static org.assertj.core.api.Assertions.within;
 
 import gotera.testkit.Close;
 import gotera.uncertainty.DecisionLimits;
+import java.time.Duration;
+import java.time.Instant;
 import org.junit.jupiter.api.Test;
 
 class LevelWatchTests {
@@ -32,6 +34,13 @@ class LevelWatchTests {
   void needsTimeUnderPressure() {
     assertThatThrownBy(() -> new LevelWatch(60, 2, 1, 0, 0, -1, 0, 0, 3.3))
         .isInstanceOf(IllegalArgumentException.class);
+  }
+
+  @Test
+  void noMoreHotHoursThanPassed() {
+    Instant before = Instant.parse("2026-03-01T12:00:00Z");
+    // counted off by a day at most
+    assertThat(LevelWatch.mostHotHours(before, before.plus(Duration.ofDays(3)))).isEqualTo(96);
   }
 
   /** Parked over night: no hour hot, and still it says how much is missing. */

@@ -100,6 +100,44 @@ class FoundTests {
   }
 
   @Nested
+  class WhatSpraysOrRuns {
+    private static final Looked RUNS = look(UPPER, LookState.PRESSED, Sight.RUNS);
+
+    @Test
+    void isFoundAndRepairedWithoutCounting() {
+      Assessment jet = of(RUNS);
+      assertThat(jet.found()).containsExactly(UPPER);
+      assertThat(jet.next().get(0).what()).isEqualTo(new Action.OfTheWhole(Whole.REPAIR));
+      // what is only wet may have run down: it is dried and watched first
+      assertThat(of(WET_ABOVE).found()).isEmpty();
+    }
+
+    @ParameterizedTest
+    @EnumSource(LookState.class)
+    void speaksForItsPlaceAsMuchAsWetAndMore(LookState state) {
+      double wet = of(look(LOWER, state, Sight.WET)).posterior().marginal(LOWER);
+      double runs = of(look(LOWER, state, Sight.RUNS)).posterior().marginal(LOWER);
+      assertThat(runs).isGreaterThan(wet);
+    }
+
+    @Test
+    void isNotFoundBeforeWhatIsWetAboveStayedDry() {
+      Looked below = look(LOWER, LookState.PRESSED, Sight.RUNS);
+      assertThat(of(WET_ABOVE, below).found()).isEmpty();
+      assertThat(of(WET_ABOVE, below, staysDry(UPPER, LookState.PRESSED)).found())
+          .containsExactly(LOWER);
+    }
+
+    @Test
+    void andIsDryLaterIsAContradiction() {
+      List<Observation> both = List.of(RUNS, look(UPPER, LookState.PRESSED, Sight.DRY));
+      assertThat(new Case(CIRCUIT, both, false).contradictions())
+          .extracting(Contradiction::kind)
+          .containsExactly(Contradiction.Kind.DRIPS_AND_DRY);
+    }
+  }
+
+  @Nested
   class WatchedMoreThanOnce {
     @Test
     void aBeadAndADryWatchStandBesideEachOther() {

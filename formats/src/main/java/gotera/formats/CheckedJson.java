@@ -1,5 +1,6 @@
 package gotera.formats;
 
+import gotera.bubble.BubbleCondition;
 import gotera.circuit.Circuit;
 import gotera.circuit.Features;
 import gotera.look.Condition;
@@ -37,6 +38,7 @@ final class CheckedJson {
           "level-watch",
           "cap-test");
 
+  private static final double HOURS_OF_A_DAY = 24;
   private static final String PASSES = "passes";
   private static final String FAILS = "fails";
   private static final String CYLINDER = "cylinder-";
@@ -78,7 +80,7 @@ final class CheckedJson {
     burns(f, features, "bubbles");
     Optional<Bubbles> result = f.requiredChoice("result", Bubbles.class);
     OptionalDouble gas = f.number("gas_ml_per_min", Range.RATE_U);
-    List<String> failed = f.texts("not_counted");
+    List<String> failed = f.choices("not_counted", BubbleCondition.class, "a reason");
     return result.map(r -> new Bubbled(r, gas, failed));
   }
 
@@ -128,6 +130,12 @@ final class CheckedJson {
     OptionalDouble days = f.required("days", Range.WATCHED_DAYS);
     OptionalDouble hours = f.required("hot_hours", Range.WATCHED_HOURS);
     OptionalDouble u = f.required("u", Range.LEVEL_U);
+    if (hours.orElse(0) > HOURS_OF_A_DAY * days.orElse(Double.MAX_VALUE)) {
+      f.refuse(
+          "hot_hours",
+          String.valueOf(hours.getAsDouble()),
+          "no more hours than these days have, " + HOURS_OF_A_DAY * days.getAsDouble());
+    }
     return lost.isEmpty() || days.isEmpty() || hours.isEmpty() || u.isEmpty()
         ? Optional.empty()
         : Optional.of(

@@ -15,6 +15,7 @@ import gotera.circuit.Features.Extra;
 import gotera.circuit.Features.Fill;
 import gotera.circuit.Features.Orientation;
 import gotera.combustion.GasColour;
+import gotera.combustion.NotCounted;
 import gotera.dye.Glow;
 import gotera.look.LookState;
 import gotera.look.Sight;
@@ -68,7 +69,7 @@ public final class JobJson {
       return problems.rejected();
     }
     JsonMembers m = root.get();
-    m.word("format", List.of(FORMAT));
+    m.format(FORMAT);
     Optional<JsonMembers> vehicle = m.object("vehicle");
     Features features = vehicle.map(JobJson::features).orElse(CircuitPresets.USUAL);
     List<CircuitEdit> edits = vehicle.map(CircuitEditJson::read).orElse(List.of());
@@ -277,7 +278,7 @@ public final class JobJson {
     if (result.filter(r -> r == never).isPresent()) {
       f.refuse("result", never.word(), "a colour that " + features.drive().word() + " gives");
     }
-    List<String> failed = f.texts("not_counted");
+    List<String> failed = f.choices("not_counted", NotCounted.class, "a reason");
     return result.map(r -> new Observation.GasChecked(r, failed));
   }
 }

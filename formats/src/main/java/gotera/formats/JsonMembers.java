@@ -10,12 +10,18 @@ import java.util.OptionalDouble;
 import java.util.Set;
 import org.jspecify.annotations.Nullable;
 import tools.jackson.core.JacksonException;
+import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.exc.MismatchedInputException;
 import tools.jackson.databind.json.JsonMapper;
 
 /** The members of one JSON object, read strictly: what was not asked for is refused at the end. */
 final class JsonMembers {
-  private static final JsonMapper MAPPER = JsonMapper.builder().build();
+  private static final JsonMapper MAPPER =
+      JsonMapper.builder().enable(DeserializationFeature.FAIL_ON_READING_DUP_TREE_KEY).build();
+
+  /** Letters of what was found that a refusal repeats. */
+  private static final int REPEATED = 80;
 
   private final String path;
   private final JsonNode object;
@@ -33,9 +39,11 @@ final class JsonMembers {
     JsonNode root;
     try {
       root = MAPPER.readTree(json);
+    } catch (MismatchedInputException e) {
+      problems.add(line(e), "", "a member that is there twice", "each member once");
+      return Optional.empty();
     } catch (JacksonException e) {
-      long line = e.getLocation() == null ? 0 : Math.max(0, e.getLocation().getLineNr());
-      problems.add(line, "", "text that is no JSON", "a JSON object");
+      problems.add(line(e), "", "text that is no JSON", "a JSON object");
       return Optional.empty();
     }
     if (!root.isObject()) {
@@ -43,6 +51,18 @@ final class JsonMembers {
       return Optional.empty();
     }
     return Optional.of(new JsonMembers("", root, problems));
+  }
+
+  private static long line(JacksonException e) {
+    return e.getLocation() == null ? 0 : Math.max(0, e.getLocation().getLineNr());
+  }
+
+  /** The format of the file, which it must say. */
+  void format(String format) {
+    if (!has("format")) {
+      refuse("format", "nothing", format);
+    }
+    word("format", List.of(format));
   }
 
   OptionalDouble number(String name, Range range) {
@@ -116,6 +136,13 @@ final class JsonMembers {
       return Optional.empty();
     }
     return Optional.of(word);
+  }
+
+  /** Each of an array of words of a choice. */
+  <E extends Enum<E> & Worded> List<String> choices(String name, Class<E> choice, String expected) {
+    return texts(name).stream()
+        .flatMap(w -> known(name, w, Worded.words(choice), expected).stream())
+        .toList();
   }
 
   /** A text that must be there. */
@@ -201,7 +228,8 @@ final class JsonMembers {
   }
 
   void refuse(String name, String found, String expected) {
-    problems.add(0, path + name, found, expected);
+    boolean tooLong = found.length() > REPEATED;
+    problems.add(0, path + name, tooLong ? found.substring(0, REPEATED) + "…" : found, expected);
   }
 
   void refuseUnknown() {

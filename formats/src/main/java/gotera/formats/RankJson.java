@@ -6,6 +6,7 @@ import gotera.standing.Standing;
 import gotera.suspects.Assessment;
 import gotera.suspects.Case;
 import gotera.suspects.Clue;
+import gotera.suspects.Meaning;
 import gotera.suspects.Proposal;
 import gotera.suspects.Vocabulary;
 import java.util.List;
@@ -49,6 +50,8 @@ public final class RankJson {
     next(n.putArray("next"), assessment);
     ArrayNode flags = n.putArray("flags");
     assessment.flags().forEach(f -> flags.add(f.word()));
+    ArrayNode meanings = n.putArray("meanings");
+    Meaning.of(observed).forEach(m -> meanings.add(m.word()));
     contradictions(n.putArray("contradictions"), observed);
     n.set("standing", StandingJson.of(Standing.of(file.visit(), Purpose.SIGN_OFF.usual())));
     return MAPPER.writeValueAsString(n);

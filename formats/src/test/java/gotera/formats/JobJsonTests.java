@@ -123,6 +123,51 @@ class JobJsonTests {
     }
 
     @Test
+    void aFileThatDoesNotSayItsFormat() {
+      assertThat(problems("{\"findings\":[]}")).contains("format").contains("gotera-job/1");
+    }
+
+    @Test
+    void aMemberThatIsThereTwice() {
+      assertThat(problem("{\"check\":\"hiss\",\"saw\":\"inward\",\"saw\":\"outward\"}"))
+          .contains("twice");
+    }
+
+    @Test
+    void aReasonThatNoCheckHas() {
+      assertThat(
+              problem(
+                  "{\"check\":\"combustion-gas\",\"result\":\"blue\",\"not_counted\":[\"cold\"]}"))
+          .contains("findings[0].not_counted")
+          .contains("engine-cold");
+      assertThat(problem("{\"check\":\"bubbles\",\"result\":\"quiet\",\"not_counted\":[\"?\"]}"))
+          .contains("findings[0].not_counted");
+    }
+
+    @Test
+    void moreHotHoursThanTheDaysHave() {
+      assertThat(
+              problem(
+                  "{\"check\":\"level-watch\",\"lost_ml\":1,\"days\":1,\"hot_hours\":1000,\"u\":5}"))
+          .contains("findings[0].hot_hours")
+          .contains("24");
+    }
+
+    /** The name is told by what people call the thing. */
+    @Test
+    void anotherWordForAPlaceFindsItsName() {
+      assertThat(problem("{\"check\":\"look\",\"at\":\"weep hole\",\"saw\":\"dry\"}"))
+          .contains("pump.shaft-seal");
+    }
+
+    @Test
+    void aWordWithoutEndIsRefusedAndNotRepeated() {
+      String word = "x".repeat(2_000_000);
+      assertThat(problem("{\"check\":\"look\",\"at\":\"" + word + "\",\"saw\":\"dry\"}"))
+          .hasSizeLessThan(1000);
+    }
+
+    @Test
     void aLookWithoutAPlace() {
       assertThat(problem("{\"check\":\"look\",\"saw\":\"dry\"}")).contains("findings[0].at");
     }

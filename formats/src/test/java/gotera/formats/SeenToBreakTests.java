@@ -152,13 +152,20 @@ class SeenToBreakTests {
           "\"maker_rule\":{\"pressure_kpa\":0.9,\"minutes\":3,\"drop_kpa\":0.2}; maker_rule.pressure_kpa",
           "\"closing_draw\":{\"ml\":2,\"before_kpa\":13500,\"after_kpa\":9500}; closing_draw.before_kpa",
           "\"window_s\":[0,1e300]; window_s",
-          "\"pumped_until_s\":1e300; pumped_until_s",
-          "\"soak\":1e300; soak"
+          "\"pumped_until_s\":1e300; pumped_until_s"
         })
     void thatCannotBeAreRefusedAtTheirPlace(String more, String place) {
       assertThat(refused(hold("\"trapped_air_ml\":150", "," + more)))
           .extracting(FormatProblem::place)
           .contains(place);
+    }
+
+    @Test
+    void asLongAsNothingStoodIsRefusedToo() {
+      String usual = hold("\"trapped_air_ml\":150", "");
+      assertThat(refused(usual.replaceAll("\"soak\":[^,}]*", "\"soak\":1e300")))
+          .extracting(FormatProblem::place)
+          .containsExactly("soak");
     }
 
     @Test

@@ -285,9 +285,12 @@ class MeasuringTests {
       bench.fill("Hours hot since the mark before", "none");
       bench.click("Save the mark");
       bench.shows("#hotSince-problem", "hours, for example");
-      bench.fill("Hours hot since the mark before", "25");
+      bench.fill("Hours hot since the mark before", "1000");
       bench.click("Save the mark");
-      // by hand: 1.645·√(6² + (1.5·3.3)²) mL in 1500 min
+      bench.shows("#hotSince-problem", "More hours than passed");
+      bench.fill("Hours hot since the mark before", "24");
+      bench.click("Save the mark");
+      // by hand: 1.645·√(6² + (1.5·3.3)²) mL in 1440 min
       assertThat(figure(bench.text(".statement"), "At most ([\\d.]+) mL/min"))
           .isBetween(0.007, 0.011);
     }

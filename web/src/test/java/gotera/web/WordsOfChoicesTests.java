@@ -28,9 +28,9 @@ class WordsOfChoicesTests {
 
   static Stream<Arguments> choices() {
     return Stream.of(
-        Arguments.of("V21__words.sql", "leak_site_saw", Worded.words(Sight.class)),
+        Arguments.of("V53__more_words.sql", "leak_site_saw", Worded.words(Sight.class)),
         Arguments.of("V21__words.sql", "leak_site_state", Worded.words(LookState.class)),
-        Arguments.of("V23__words_of_choices.sql", "job_where_lost", Worded.words(WhereLost.class)),
+        Arguments.of("V53__more_words.sql", "job_where_lost", Worded.words(WhereLost.class)),
         Arguments.of("V23__words_of_choices.sql", "verdict_kind", Worded.words(VerdictKind.class)),
         Arguments.of("V28__notes_and_charging.sql", "job_wait_kind", Worded.words(Wait.Kind.class)),
         Arguments.of(

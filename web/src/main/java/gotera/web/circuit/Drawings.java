@@ -97,7 +97,7 @@ public class Drawings {
   }
 
   private JointView view(String name, Optional<LeakSite> site, double suspicion, Glow glow) {
-    String saw = markWord(site);
+    String saw = site.map(s -> s.saw().word()).orElse("open");
     String label =
         site.flatMap(
                 s ->
@@ -113,7 +113,8 @@ public class Drawings {
     if (glow != Glow.NONE) {
       spoken.append(", ").append(words.say("dye.glow." + glow.word()));
     }
-    return new JointView(mark(saw), label, spoken.toString(), suspicion, glow);
+    Mark mark = site.map(s -> mark(s.saw())).orElse(Mark.OPEN);
+    return new JointView(mark, label, spoken.toString(), suspicion, glow);
   }
 
   private CircuitView.Words words(Circuit circuit, String address) {
@@ -135,17 +136,13 @@ public class Drawings {
     };
   }
 
-  /** The mark's word: what was cleaned, or cannot be seen, is not looked at. */
-  static String markWord(Optional<LeakSite> site) {
-    return site.map(LeakSite::saw).filter(s -> s != Sight.HIDDEN).map(Sight::word).orElse("open");
-  }
-
-  private static Mark mark(String saw) {
+  /** The mark: what was cleaned, or cannot be seen, is not looked at. */
+  static Mark mark(Sight saw) {
     return switch (saw) {
-      case "wet" -> Mark.WET;
-      case "dry" -> Mark.DRY;
-      case "stained" -> Mark.STAINED;
-      default -> Mark.OPEN;
+      case WET, RUNS -> Mark.WET;
+      case DRY -> Mark.DRY;
+      case STAINED -> Mark.STAINED;
+      case CLEANED, HIDDEN -> Mark.OPEN;
     };
   }
 }

@@ -78,7 +78,7 @@ record FindForm(
 
   OptionalDouble dropsPerMinute(FieldProblems problems) {
     OptionalDouble count = problems.numberIfTyped("drops", drops, Range.DROPS);
-    if (count.isPresent() && !saw.equals(Sight.WET.word())) {
+    if (count.isPresent() && Worded.of(Sight.class, saw).filter(Sight::wet).isEmpty()) {
       problems.add("drops", "problem.drops-where-dry");
     }
     return count;

@@ -5,6 +5,7 @@ import gotera.circuit.Circuit;
 import gotera.circuit.Circuit.Joint;
 import gotera.circuit.DripSpot;
 import gotera.circuit.DripTrace;
+import gotera.drawing.CircuitView;
 import gotera.look.Condition;
 import gotera.look.Sight;
 import gotera.web.circuit.Drawings.Wanted;
@@ -170,7 +171,7 @@ class FindPages {
         code,
         names.joint(listing.circuit(), code),
         listing.address() + code,
-        Drawings.markWord(site),
+        site.map(s -> Drawings.mark(s.saw())).orElse(CircuitView.Mark.OPEN).word(),
         site.map(s -> summary(listing, s)).orElse(words.say("saw.open")),
         listing.chosen().filter(code::equals).isPresent());
   }

@@ -40,7 +40,7 @@ public record LeakSite(
 
   /** Whether coolant was seen leaving here. */
   public boolean wet() {
-    return saw == Sight.WET;
+    return saw.wet();
   }
 
   /** The same as an observation. */

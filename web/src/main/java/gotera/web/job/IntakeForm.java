@@ -56,8 +56,7 @@ record IntakeForm(
     String strength,
     int version) {
   static final List<String> REASONS = List.of("complaint", "baseline", "purchase", "assembly");
-  static final List<String> PLACES =
-      List.of("unknown", "puddle", "after-drive", "running", "never-seen");
+  static final List<String> PLACES = Worded.words(WhereLost.class);
   static final List<String> SIGNS =
       List.of(
           "sweet-smell-cabin",
@@ -69,7 +68,14 @@ record IntakeForm(
           "white-smoke",
           "rough-cold-start",
           "pale-emulsion",
-          "pink-froth");
+          "pink-froth",
+          "smell-outside",
+          "collapsed-hose",
+          "overfilled",
+          "coolant-changed",
+          "sealer-put-in",
+          "head-work",
+          "stood-for-weeks");
   static final List<String> TIMES =
       Stream.of(WhereLost.values()).flatMap(w -> w.sign().stream()).toList();
   static final List<String> GROUNDS = orNothing(Worded.words(Told.Surface.class));

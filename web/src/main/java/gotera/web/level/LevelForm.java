@@ -118,6 +118,15 @@ record LevelForm(
         before.isEmpty()
             ? OptionalDouble.of(0)
             : problems.number("hotSince", hotSince, Range.HOT_HOURS);
+    before.stream()
+        .map(m -> m.readAt)
+        .filter(at -> !at.isAfter(read.orElse(now)))
+        .max(Instant::compareTo)
+        .map(at -> LevelWatch.mostHotHours(at, read.orElse(now)))
+        .filter(most -> hours.orElse(0) > most)
+        .ifPresent(
+            most ->
+                problems.add("hotSince", "problem.more-hours", Figures.plain(Math.floor(most))));
     if (problems.none()) {
       record.areaSquareCentimetres = area.getAsDouble();
       record.levelMm = level.getAsDouble();

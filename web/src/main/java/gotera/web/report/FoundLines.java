@@ -37,7 +37,7 @@ class FoundLines {
   List<String> of(UUID jobId) {
     List<String> found = new ArrayList<>();
     for (LeakSite site : circuits.looks(jobId)) {
-      if (site.saw() == Sight.WET || site.saw() == Sight.STAINED) {
+      if (site.wet() || site.saw() == Sight.STAINED) {
         String line =
             words.say(
                 "report.place",
