@@ -130,15 +130,36 @@ def plans():
     scale = 0.12 * hose * p + 0.004 * air  # what hoses and gas usually settle by, half normal
     usual, spread = stats.halfnorm.mean(scale=scale), stats.halfnorm.std(scale=scale)
 
+    # slow creep of the hoses: share of what they give, prior, course in minutes
+    shapes = (
+        (1e-6, 0.50, lambda t: np.log10(1 + 3 * t)),
+        (0.07, 0.25, lambda t: np.log10(1 + 3 * t)),
+        (0.16, 0.125, lambda t: 1 - np.exp(-t / 6)),
+        (0.16, 0.125, lambda t: 1 - np.exp(-3 * t / 50)),
+    )
+
     def variance(z, minutes):
         tau = 80 / 60 * math.exp(0.8 * z)
         t = np.arange(minutes + 1.0)
-        # offset, rate, size and logarithm of the time constant of settling, linearised
-        jacobian = np.column_stack(
-            [np.full_like(t, c), t, 1 - np.exp(-t / tau), usual * (t / tau) * np.exp(-t / tau)]
-        )
-        information = jacobian.T @ jacobian / (c * noise) ** 2 + np.diag([0, 0, spread**-2, 0.8**-2])
-        return np.linalg.inv(information)[1, 1]
+        total = 0
+        for share, prior, course in shapes:
+            # offset, rate, size and logarithm of the time constant of settling, slow creep, linearised;
+            # and the bend of a drift that is only known to be small (its scale over two time constants)
+            jacobian = np.column_stack(
+                [
+                    np.full_like(t, c),
+                    t,
+                    1 - np.exp(-t / tau),
+                    usual * (t / tau) * np.exp(-t / tau),
+                    course(t),
+                    t * (t - minutes),
+                ]
+            )
+            crept = share * hose * p  # whether hoses creep at all is open too
+            prior_information = [0, 0, spread**-2, 0.8**-2, crept**-2, (theta * u / 180) ** -2]
+            information = jacobian.T @ jacobian / (c * noise) ** 2 + np.diag(prior_information)
+            total += prior * np.linalg.inv(information)[1, 1]
+        return total
 
     def detection(minutes):
         # three nodes of the prior of the time constant, as the plan is defined: all of it would promise

@@ -20,7 +20,9 @@ enum Cell {
   AIRY("300 to 500 mL of air"),
   RECOVERING("hoses recover from a higher pressure"),
   DRAWN("air and hoses by one or two draws"),
-  COUNTED("air and hoses by counted strokes");
+  COUNTED("air and hoses by counted strokes"),
+  /** A tenth of a kilopascal, read each half minute: what the kinds of vehicles are tried with. */
+  WORKSHOP("digits read each half minute");
 
   final String words;
 
@@ -39,6 +41,11 @@ enum Cell {
     };
   }
 
+  /** Coldest coolant (°C): the tables of expansion begin at 10, and it may cool by some kelvins. */
+  double coldest() {
+    return this == WORKSHOP ? 15 : 10;
+  }
+
   /** Time between readings (s). */
   double every(double minutes, Chance chance) {
     return switch (this) {
@@ -46,6 +53,7 @@ enum Cell {
       case SHORT -> 1;
       case FEW -> minutes * 60 / (1 + chance.below(5));
       case DIGITAL, NEEDLE -> 60;
+      case WORKSHOP -> 30;
       default -> chance.logBetween(1, 60);
     };
   }
@@ -54,6 +62,7 @@ enum Cell {
     return switch (this) {
       case FULL -> chance.between(30, 60);
       case AIRY -> chance.between(300, 500);
+      case WORKSHOP -> chance.logBetween(50, 300);
       default -> chance.logBetween(30, 500);
     };
   }

@@ -6,12 +6,16 @@ import gotera.practice.World;
 import gotera.word.Worded;
 import java.io.FileDescriptor;
 import java.io.FileOutputStream;
+import java.io.IOException;
 import java.io.PrintStream;
 import java.io.PrintWriter;
 import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import org.jspecify.annotations.Nullable;
 import picocli.CommandLine;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Model.CommandSpec;
@@ -159,12 +163,21 @@ public final class Main implements Runnable {
       description = "How often the verdicts are right, on simulated tests whose truth is known.")
   int monteCarlo(
       @Parameters(paramLabel = "RUNS", arity = "0..1", defaultValue = "1000") int runs,
-      @Parameters(paramLabel = "SEED", arity = "0..1", defaultValue = "1") long seed) {
+      @Parameters(paramLabel = "SEED", arity = "0..1", defaultValue = "1") long seed,
+      @Option(
+              names = "--picture",
+              paramLabel = "FILE.svg",
+              description = "also draws where the truths lie in what was said of them")
+          @Nullable Path picture)
+      throws IOException {
     if (runs < 1 || seed < 1) {
       throw new ParameterException(
           spec.subcommands().get("monte-carlo"), "RUNS and SEED are whole numbers from 1");
     }
-    MonteCarlo.run(runs, seed, out);
+    CoveragePicture drawn = MonteCarlo.run(runs, seed, out);
+    if (picture != null) {
+      Files.writeString(picture, drawn.svg());
+    }
     return 0;
   }
 

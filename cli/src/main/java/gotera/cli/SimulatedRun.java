@@ -12,7 +12,9 @@ import gotera.simulation.StandInVehicle.Instruments;
 import gotera.simulation.StandInVehicle.Leak;
 import gotera.simulation.StandInVehicle.Otherwise;
 import gotera.simulation.StandInVehicle.Outcome;
+import gotera.simulation.StandInVehicle.Stage;
 import gotera.simulation.StandInVehicle.SystemUnderTest;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.OptionalDouble;
 
@@ -24,7 +26,7 @@ import java.util.OptionalDouble;
  * @param read how it is read
  * @param course how it goes
  * @param purpose what it is for
- * @param truth the leak (mL/min)
+ * @param truth what leaks
  * @param outcome what was seen
  */
 record SimulatedRun(
@@ -33,8 +35,24 @@ record SimulatedRun(
     Read read,
     Course course,
     Purpose purpose,
-    double truth,
+    Truth truth,
     Outcome outcome) {
+  /**
+   * What leaks.
+   *
+   * @param leak of the system (mL/min)
+   * @param own of the tester (mL/min)
+   */
+  record Truth(double leak, double own) {
+    List<Leak> leaks(Cell cell, double rated, Chance chance) {
+      List<Leak> leaks = new ArrayList<>(cell.leaks(leak, rated, chance));
+      if (own > 0) {
+        leaks.add(Leak.seep(own, rated));
+      }
+      return leaks;
+    }
+  }
+
   /** The closing draw (mL). */
   static final double CLOSING = 2;
 
@@ -53,7 +71,12 @@ record SimulatedRun(
    */
   record Read(double step, double noise, double every, boolean seen, boolean overnight) {
     static Read of(Cell cell, double every, Chance chance) {
-      double step = cell == Cell.NEEDLE ? chance.between(1.7, 3.4) : chance.logBetween(0.01, 0.5);
+      double step =
+          switch (cell) {
+            case NEEDLE -> chance.between(1.7, 3.4);
+            case WORKSHOP -> 0.1;
+            default -> chance.logBetween(0.01, 0.5);
+          };
       double noise = step * chance.between(0.3, 1);
       return new Read(step, noise, every, cell != Cell.UNSEEN, chance.coin());
     }
@@ -78,6 +101,11 @@ record SimulatedRun(
       return new CoolantMixture(STRENGTH);
     }
 
+    /** With hoses that give so much at the rated pressure. */
+    Filled giving(double there) {
+      return new Filled(freeAir, hose, there, liquid, celsius);
+    }
+
     SystemUnderTest system(Chance chance) {
       double expansion =
           Expansion.againstCastings(coolant(), Temperature.ofCelsius(celsius))
@@ -99,17 +127,17 @@ record SimulatedRun(
    * @param rated the rated pressure (kPa)
    * @param minutes length of the hold (min)
    * @param pumping time of pumping (s)
+   * @param pressed how long it was pressed before it was pumped up for the hold (min)
    */
-  record Course(double rated, double minutes, double pumping) {}
+  record Course(double rated, double minutes, double pumping, double pressed) {}
 
   /**
-   * Makes one run.
+   * Makes one run of a kind of test, as the estimator has it.
    *
    * @param size the leak as a multiple of what is accepted, or of any size
-   * @param other whether vehicle and instruments do what the estimator does not assume
    */
-  static SimulatedRun of(Cell cell, double size, boolean other, Chance chance) {
-    return of(cell, size, other, cell.minutes(chance), chance);
+  static SimulatedRun of(Cell cell, double size, Chance chance) {
+    return of(cell, size, cell.minutes(chance), chance);
   }
 
   /**
@@ -117,30 +145,73 @@ record SimulatedRun(
    *
    * @param minutes length of the hold (min)
    */
-  static SimulatedRun of(Cell cell, double size, boolean other, double minutes, Chance chance) {
+  static SimulatedRun of(Cell cell, double size, double minutes, Chance chance) {
+    Purpose purpose = purpose(chance);
+    return of(
+        new Made(cell, Kind.AS_MODELLED, minutes),
+        Way.LONG,
+        purpose,
+        leaking(size, purpose, chance),
+        chance);
+  }
+
+  /**
+   * Makes one run of a kind of vehicle.
+   *
+   * @param way how long it is held, and after what
+   * @param millilitres what leaks (mL/min); empty for a multiple of what is accepted
+   */
+  static SimulatedRun of(
+      Kind kind, Way way, double size, OptionalDouble millilitres, Chance chance) {
+    Purpose purpose = purpose(chance);
+    double truth = millilitres.orElseGet(() -> leaking(size, purpose, chance));
+    return of(new Made(Cell.WORKSHOP, kind, way.minutes(chance)), way, purpose, truth, chance);
+  }
+
+  private static Purpose purpose(Chance chance) {
+    return List.of(Purpose.SEARCH, Purpose.REPAIR, Purpose.SIGN_OFF).get(chance.below(3));
+  }
+
+  private static double leaking(double size, Purpose purpose, Chance chance) {
+    return size == SimulatedTest.OTHER_SIZE ? chance.logBetween(0.03, 3) : size * purpose.usual();
+  }
+
+  /**
+   * What it is made as.
+   *
+   * @param minutes length of the hold (min)
+   */
+  private record Made(Cell cell, Kind kind, double minutes) {}
+
+  private static SimulatedRun of(Made made, Way way, Purpose purpose, double truth, Chance chance) {
+    Cell cell = made.cell();
     double rated = chance.between(90, 140);
-    Read read = Read.of(cell, cell.every(minutes, chance), chance);
+    Read read = Read.of(cell, cell.every(made.minutes(), chance), chance);
     double drift = read.drift(chance);
     double freeAir = cell.freeAir(chance);
     double hose = chance.between(0.1, 0.6);
     Filled filled =
-        new Filled(freeAir, hose, hose, chance.between(4000, 12_000), chance.between(10, 30));
+        new Filled(
+            freeAir, hose, hose, chance.between(4000, 12_000), chance.between(cell.coldest(), 30));
     SystemUnderTest system = filled.system(chance);
-    Purpose purpose =
-        List.of(Purpose.SEARCH, Purpose.REPAIR, Purpose.SIGN_OFF).get(chance.below(3));
-    double truth =
-        size == SimulatedTest.OTHER_SIZE ? chance.logBetween(0.03, 3) : size * purpose.usual();
     Instruments instruments = instruments(cell, read, chance);
-    Course course = new Course(rated, minutes, chance.between(15, 40));
-    Hold hold = hold(cell, filled, read, course, drift, chance);
-    Otherwise otherwise = other ? otherwise(hose, read.step(), chance) : Otherwise.NOTHING;
+    double pumping = chance.between(15, 40);
+    List<Stage> before =
+        cell == Cell.RECOVERING
+            ? cell.before(rated, pumping, chance)
+            : way.before(rated, pumping, chance);
+    double begun = before.stream().mapToDouble(b -> b.pumpSeconds() + b.holdSeconds()).sum();
+    Course course =
+        new Course(rated, made.minutes(), pumping, cell == Cell.RECOVERING ? 0 : begun / 60);
+    Hold hold = hold(made, begun, filled, read, course, drift, chance);
+    Otherwise otherwise = made.kind().of(hose, read.step(), chance);
+    Truth leaking = new Truth(truth, made.kind().ownSeep(chance));
     double[] draws = cell.draws(chance);
     Outcome outcome =
-        new StandInVehicle(system, cell.leaks(truth, rated, chance), instruments, otherwise)
-            .run(cell.before(rated, course.pumping(), chance), hold, chance.random(), draws);
-    Filled there =
-        new Filled(freeAir, hose, otherwise.hose(hose, rated), filled.liquid(), filled.celsius());
-    return new SimulatedRun(cell, there, read, course, purpose, truth, outcome);
+        new StandInVehicle(system, leaking.leaks(cell, rated, chance), instruments, otherwise)
+            .run(before, hold, chance.random(), draws);
+    double there = otherwise.rubber().hose(hose, rated);
+    return new SimulatedRun(cell, filled.giving(there), read, course, purpose, leaking, outcome);
   }
 
   private static Instruments instruments(Cell cell, Read read, Chance chance) {
@@ -153,7 +224,13 @@ record SimulatedRun(
   }
 
   private static Hold hold(
-      Cell cell, Filled filled, Read read, Course course, double drift, Chance chance) {
+      Made made,
+      double begun,
+      Filled filled,
+      Read read,
+      Course course,
+      double drift,
+      Chance chance) {
     return new Hold(
         course.rated(),
         course.pumping(),
@@ -161,32 +238,9 @@ record SimulatedRun(
         read.every(),
         filled.celsius(),
         drift,
-        cell == Cell.SQUEEZED
-            ? course.pumping() + chance.between(0.2, 0.8) * course.minutes() * 60
+        made.cell() == Cell.SQUEEZED || made.kind().leans()
+            ? begun + course.pumping() + chance.between(0.2, 0.8) * course.minutes() * 60
             : Double.POSITIVE_INFINITY);
-  }
-
-  /** Things the estimator does not know of, of a size that is seen (our judgement, untested). */
-  private static Otherwise otherwise(double hose, double step, Chance chance) {
-    return new Otherwise(
-        hose * chance.between(0.02, 0.08),
-        chance.logBetween(300, 1200),
-        chance.between(0, 0.3),
-        chance.between(30, 180),
-        chance.between(0.75, 1),
-        chance.between(15, 60),
-        step * chance.between(0, 0.5));
-  }
-
-  private static List<Leak> leaks(Cell cell, double truth, double rated, Chance chance) {
-    if (truth == 0) {
-      return List.of();
-    }
-    return switch (cell) {
-      case ORIFICE -> List.of(Leak.orifice(truth, rated));
-      case SHUTTING -> List.of(Leak.shutting(truth, rated, chance.between(0.3, 0.95) * rated));
-      default -> List.of(Leak.seep(truth, rated));
-    };
   }
 
   boolean recovering() {

@@ -17,7 +17,9 @@ import gotera.pressure.verdict.Acceptance;
 import gotera.pressure.verdict.VerdictKind;
 import gotera.quantity.AbsolutePressure;
 import gotera.quantity.GaugePressure;
+import gotera.quantity.LeakRate;
 import gotera.quantity.Volume;
+import gotera.uncertainty.DecisionLimits;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -26,41 +28,57 @@ import java.util.Random;
 /**
  * One test of a simulated vehicle whose truth is known, told in what counts.
  *
- * @param covered whether its 95 % interval covers the truth
- * @param hasRate whether it gave a rate that counts
+ * @param off by how many standard uncertainties the truth is above its rate; empty without a rate
+ *     that counts
  * @param tight whether it was called tight
- * @param leak whether it was called a leak
+ * @param leak whether it was called a leak, gross or not
  * @param planned whether its plan sufficed
  * @param missing words of the conditions that were not met
  */
 record SimulatedTest(
-    boolean covered,
-    boolean hasRate,
-    boolean tight,
-    boolean leak,
-    boolean planned,
-    List<String> missing) {
+    OptionalDouble off, boolean tight, boolean leak, boolean planned, List<String> missing) {
+  /** Whether its 95 % interval covers the truth. */
+  boolean covered() {
+    return off.isPresent() && Math.abs(off.getAsDouble()) <= DecisionLimits.TWO_SIDED;
+  }
+
+  /** Whether it gave a rate that counts. */
+  boolean hasRate() {
+    return off.isPresent();
+  }
+
   /** A leak of any size. */
   static final double OTHER_SIZE = -1;
+
+  /** Relative standard uncertainty of what a plug check says of the tester (1). */
+  private static final double PLUG_U = 0.2;
 
   /** A hold that is watched (min). */
   private static final double LONG_HOLD = 30;
 
-  /**
-   * Makes and judges one test.
-   *
-   * @param other whether vehicle and instruments do what the estimator does not assume
-   */
-  static SimulatedTest of(Cell cell, double size, boolean other, Random random) {
+  /** Makes and judges one test. */
+  static SimulatedTest of(Cell cell, double size, Random random) {
     Chance chance = new Chance(random);
-    SimulatedRun run = SimulatedRun.of(cell, size, other, chance);
+    SimulatedRun run = SimulatedRun.of(cell, size, chance);
+    return judged(run, MeasuredAir.of(run, chance));
+  }
+
+  /**
+   * The same of a kind of vehicle.
+   *
+   * @param millilitres what leaks (mL/min); empty for a multiple of what is accepted
+   */
+  static SimulatedTest of(
+      Kind kind, Way way, double size, OptionalDouble millilitres, Random random) {
+    Chance chance = new Chance(random);
+    SimulatedRun run = SimulatedRun.of(kind, way, size, millilitres, chance);
     return judged(run, MeasuredAir.of(run, chance));
   }
 
   /** What would be claimed of a hold of 30 minutes before its end. */
   static Optional<EarlyClaim> early(Cell cell, double size, Random random) {
     Chance chance = new Chance(random);
-    SimulatedRun run = SimulatedRun.of(cell, size, false, LONG_HOLD, chance);
+    SimulatedRun run = SimulatedRun.of(cell, size, LONG_HOLD, chance);
     return EarlyClaim.first(
         run.outcome().trace(), conditions(run, MeasuredAir.of(run, chance), Optional.empty()));
   }
@@ -70,13 +88,10 @@ record SimulatedTest(
         new PressureTest(run.outcome().trace(), conditions(run, air, closing(run))).analyse();
     Optional<Rate> rate =
         result.verdict() == VerdictKind.NOT_COUNTED ? Optional.empty() : result.rate();
-    boolean covered =
-        rate.filter(q -> Math.abs(q.rate() - run.truth()) <= 1.96 * q.u()).isPresent();
     return new SimulatedTest(
-        covered,
-        rate.isPresent(),
+        rate.stream().mapToDouble(q -> (run.truth().leak() - q.rate()) / q.u()).findFirst(),
         result.verdict() == VerdictKind.TIGHT,
-        result.verdict() == VerdictKind.LEAK,
+        result.verdict() == VerdictKind.LEAK || result.verdict() == VerdictKind.GROSS,
         rate.filter(q -> planned(run, air, q)).isPresent(),
         result.reasons().stream().map(r -> r.code().word()).toList());
   }
@@ -97,6 +112,7 @@ record SimulatedTest(
             rate.drift(),
             rate.driftU(),
             Optional.empty())
+        .pressed(run.course().pressed())
         .enough(minutes, run.purpose().usual());
   }
 
@@ -120,8 +136,14 @@ record SimulatedTest(
         new HoldConditions.Instruments(
             run.gauge(),
             run.read().seen() ? Optional.of(new Thermometer(0.1, 0.05)) : Optional.empty(),
-            HoldConditions.OwnLeak.NONE),
+            ownLeak(run)),
         course(run, closing));
+  }
+
+  /** As it was measured at its plug. */
+  private static HoldConditions.OwnLeak ownLeak(SimulatedRun run) {
+    double own = run.truth().own();
+    return new HoldConditions.OwnLeak(new LeakRate(own), PLUG_U * own);
   }
 
   private static Optional<Draw> closing(SimulatedRun run) {

@@ -39,7 +39,7 @@ class AnalyseTests {
     assertThat(Math.abs(rate - 0.61)).isLessThan(1.96 * u);
     assertThat(u).isLessThan(0.1);
     assertThat(result.get("budget")).isNotEmpty();
-    assertThat(result.get("estimator").stringValue()).isEqualTo("laws-4");
+    assertThat(result.get("estimator").stringValue()).isEqualTo("creep-5");
     assertThat(result.get("assumed").toString()).contains("atmosphere_kpa");
   }
 

@@ -254,8 +254,7 @@ public final class NeedleFinder {
       double square = 0;
       double peak = 0;
       for (int k = -near; k <= near; k++) {
-        double v = Math.max(0, sign * stands[j][around(strongest + k)]);
-        peak = Math.max(peak, v);
+        peak = Math.max(peak, sign * stands[j][around(strongest + k)]);
       }
       for (int k = -near; k <= near; k++) {
         double v = sign * stands[j][around(strongest + k)] - peak / 3;

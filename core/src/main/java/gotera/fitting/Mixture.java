@@ -55,6 +55,25 @@ public record Mixture(List<LinearPosterior> parts, double[] weights) {
     return Math.sqrt(variance);
   }
 
+  /**
+   * What of the standard deviation of one coefficient is there because another is not known: as
+   * much as it moves with it.
+   */
+  public double by(int coefficient, int other) {
+    double mean = mean(coefficient);
+    double otherMean = mean(other);
+    double together = 0;
+    for (int i = 0; i < weights.length; i++) {
+      double[] m = parts.get(i).mean();
+      together +=
+          weights[i]
+              * (parts.get(i).covariance()[coefficient][other]
+                  + (m[coefficient] - mean) * (m[other] - otherMean));
+    }
+    double sd = sd(other);
+    return sd > 0 ? Math.min(sd(coefficient), Math.abs(together) / sd) : 0;
+  }
+
   /** The most probable part. */
   public int best() {
     int best = 0;

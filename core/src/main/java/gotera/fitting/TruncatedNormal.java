@@ -1,8 +1,5 @@
 package gotera.fitting;
 
-import org.hipparchus.special.Erf;
-import org.hipparchus.util.FastMath;
-
 /**
  * Moments of a normal distribution cut at zero.
  *
@@ -19,16 +16,14 @@ public record TruncatedNormal(double mean, double variance, double logMass) {
   /** The positive part of a normal distribution. */
   static TruncatedNormal positive(double mean, double sd) {
     double z = mean / sd;
+    double logMass = Tail.log(z);
     if (z < FAR) {
       // almost exponential with mean sd/|z|; relative error below 1/z²
       double m = sd / -z;
-      double logMass = -0.5 * z * z - Math.log(-z) - 0.5 * Math.log(2 * Math.PI);
       return new TruncatedNormal(m, m * m, logMass);
     }
-    double mass = 0.5 * Erf.erfc(-z / FastMath.sqrt(2));
-    double density = Math.exp(-0.5 * z * z) / Math.sqrt(2 * Math.PI);
-    double ratio = density / mass;
+    double ratio = Tail.ratio(z);
     return new TruncatedNormal(
-        mean + sd * ratio, sd * sd * Math.max(0, 1 - ratio * (ratio + z)), Math.log(mass));
+        mean + sd * ratio, sd * sd * Math.max(0, 1 - ratio * (ratio + z)), logMass);
   }
 }

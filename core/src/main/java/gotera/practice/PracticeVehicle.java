@@ -119,28 +119,33 @@ public final class PracticeVehicle {
       }
     }
     for (HiddenLeak leak : leaks) {
-      Set<String> wetted = new HashSet<>();
-      circuit
-          .joint(leak.place())
-          .ifPresent(
-              from -> {
-                for (Joint to : circuit.joints()) {
-                  double down = to.at().y() - from.at().y();
-                  boolean under =
-                      down > 12
-                          && cabin(from) == cabin(to)
-                          && Math.abs(to.at().x() - from.at().x()) < BESIDE;
-                  if (under && random.nextDouble() < BELOW * Math.exp(-down / HEIGHT)) {
-                    wetted.add(to.code());
-                  }
-                }
-              });
+      Set<String> wetted = wetBelow(leak, random);
       below.put(leak.place(), wetted);
       if (random.nextDouble() < 0.3) {
         crusted.add(leak.place());
         wetted.stream().filter(w -> random.nextDouble() < 0.3).forEach(crusted::add);
       }
     }
+  }
+
+  private Set<String> wetBelow(HiddenLeak leak, Random random) {
+    Set<String> wetted = new HashSet<>();
+    circuit
+        .joint(leak.place())
+        .ifPresent(
+            from -> {
+              for (Joint to : circuit.joints()) {
+                double down = to.at().y() - from.at().y();
+                boolean under =
+                    down > 12
+                        && cabin(from) == cabin(to)
+                        && Math.abs(to.at().x() - from.at().x()) < BESIDE;
+                if (under && random.nextDouble() < BELOW * Math.exp(-down / HEIGHT)) {
+                  wetted.add(to.code());
+                }
+              }
+            });
+    return wetted;
   }
 
   /** Behind the firewall: a wall that nothing runs through, but the hoses of the front heater. */

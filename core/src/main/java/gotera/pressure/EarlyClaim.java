@@ -27,7 +27,7 @@ public record EarlyClaim(Kind kind, int minutes) {
   static final int FIRST_LOOK = 3;
 
   /** So many times the threshold of a leak must the rate be (1); by simulation, see above. */
-  static final double LEAK_FACTOR = 2.8;
+  static final double LEAK_FACTOR = 1.7;
 
   /** One-sided factor of the upper limit that must be accepted (1); by simulation, see above. */
   static final double TIGHT_FACTOR = 3.3;

@@ -2,16 +2,19 @@ package gotera.pressure;
 
 import gotera.fitting.LinearPosterior;
 import gotera.fitting.Mixture;
+import gotera.pressure.SlowCreep.Shape;
 import gotera.pressure.law.LeakLaw;
+import gotera.pressure.trace.Trace;
 import java.util.ArrayList;
-import java.util.EnumMap;
 import java.util.List;
-import java.util.Map;
 
 /** The fitted curve as pressures with a band, for drawing. */
 public final class FittedCurve {
   private static final int POINTS = 60;
   private static final double NINETY_FIVE = 1.96;
+
+  /** A node of so little weight does not show in a drawing. */
+  private static final double NEGLIGIBLE = 1e-5;
 
   private FittedCurve() {}
 
@@ -24,29 +27,32 @@ public final class FittedCurve {
    */
   public record Point(double seconds, double gauge, double halfWidth) {}
 
+  /**
+   * What was fitted.
+   *
+   * @param fit the mixture
+   * @param pumped end of the pumping (s)
+   * @param creep how the hoses go on creeping
+   * @param inflation factor on the variance
+   */
+  record Fitted(HoldFit fit, double pumped, SlowCreep creep, double inflation) {}
+
   static List<Point> of(
-      gotera.pressure.trace.Trace window,
-      Blocks blocks,
-      Filling filling,
-      List<RateEstimator.Part> parts,
-      Mixture mixture,
-      double pumped,
-      double inflation,
-      HoldConditions conditions) {
+      Trace window, Blocks blocks, Filling filling, Fitted fitted, HoldConditions conditions) {
     double first = window.seconds(0);
     double last = window.seconds(window.size() - 1);
     List<Point> points = new ArrayList<>();
-    Map<LeakLaw, Double> driven = new EnumMap<>(LeakLaw.class);
+    double[] driven = new double[LeakLaw.values().length];
     double before = first;
     double gauge = blocks.gauge()[0];
     for (int i = 0; i <= POINTS; i++) {
       double t = first + (last - first) * i / POINTS;
       for (LeakLaw law : LeakLaw.values()) {
-        driven.merge(law, conditions.share(law, gauge) * (t - before) / 60, Double::sum);
+        driven[law.ordinal()] += conditions.share(law, gauge) * (t - before) / 60;
       }
       before = t;
-      Lost lost = lost(t, driven, parts, mixture, pumped);
-      double sd = Math.sqrt(lost.variance() * inflation);
+      Lost lost = lost(t, first, driven, fitted);
+      double sd = Math.sqrt(lost.variance() * fitted.inflation());
       gauge = filling.gauge(t, lost.mean());
       points.add(new Point(t, gauge, NINETY_FIVE * sd / filling.perKilopascal(t, gauge)));
     }
@@ -56,18 +62,21 @@ public final class FittedCurve {
   /** Volume lost (mL) as the mixture has it. */
   private record Lost(double mean, double variance) {}
 
-  private static Lost lost(
-      double t,
-      Map<LeakLaw, Double> driven,
-      List<RateEstimator.Part> parts,
-      Mixture mixture,
-      double pumped) {
+  private static Lost lost(double t, double first, double[] driven, Fitted fitted) {
     double mean = 0;
     double square = 0;
-    for (int j = 0; j < parts.size(); j++) {
-      RateEstimator.Part node = parts.get(j);
-      double settled = RateEstimator.settling(new double[] {t}, pumped, node.tau())[0];
-      double[] row = {1, driven.getOrDefault(node.law(), 0.0), settled};
+    Mixture mixture = fitted.fit().mixture();
+    double[] crept = new double[Shape.values().length];
+    for (Shape shape : Shape.values()) {
+      crept[shape.ordinal()] = fitted.creep().at(shape, t) - fitted.creep().at(shape, first);
+    }
+    for (int j = 0; j < fitted.fit().parts().size(); j++) {
+      if (mixture.weights()[j] < NEGLIGIBLE) {
+        continue;
+      }
+      HoldFit.Part node = fitted.fit().parts().get(j);
+      double settled = Settling.at(t, fitted.pumped(), node.tau());
+      double[] row = {1, driven[node.law().ordinal()], settled, crept[node.shape().ordinal()]};
       LinearPosterior part = mixture.parts().get(j);
       double value = dot(row, part.mean());
       mean += mixture.weights()[j] * value;

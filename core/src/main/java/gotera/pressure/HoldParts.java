@@ -46,6 +46,14 @@ record HoldParts(Optional<Trace> preHold, List<Trace> earlier, OptionalDouble si
     return new HoldParts(preHold, List.copyOf(earlier), sinceHigher);
   }
 
+  /** How long it was pressed before the hold that is judged (min). */
+  double pressedMinutes(Trace hold) {
+    return earlier.stream()
+        .mapToDouble(e -> Math.max(0, hold.seconds(0) - e.seconds(0)) / 60)
+        .max()
+        .orElse(0);
+  }
+
   /**
    * The last holds before a moment, in order: each from the valve being shut to the next thing done
    * to the pressure.

@@ -46,7 +46,8 @@ record PreHold(double drift, double u, double gauge, double sensitivity) {
                 java.util.OptionalDouble.of(low.seconds(0)), new GaugePressure(low.gauge(0))));
     TemperatureTrack steady =
         new TemperatureTrack(low.seconds(0), new double[] {celsius}, 0, 0, false, celsius);
-    RateEstimate raw = RateEstimator.estimate(low, there, steady);
+    RateEstimate raw =
+        RateEstimator.estimate(low, there, steady, SlowCreep.of(low.seconds(0), low.gauge(0)));
     Filling filling = Filling.of(low, there, steady);
     double theta = filling.thermalSensitivity(low.seconds(0), low.gauge(0));
     double minutes = (low.seconds(low.size() - 1) - low.seconds(0)) / 60;
@@ -72,7 +73,8 @@ record PreHold(double drift, double u, double gauge, double sensitivity) {
         drift,
         u,
         true,
-        Math.max(celsius, celsius + drift * minutes));
+        Math.max(celsius, celsius + drift * minutes),
+        new TemperatureTrack.Unseen(u / (2 * Soak.TIME_CONSTANT), 0));
   }
 
   /**

@@ -49,7 +49,8 @@ public record PressureTestResult(
    * @param rate the rate at the rated pressure, q (mL/min); negative is legal
    * @param budget its uncertainty
    * @param limits the decision limits
-   * @param leakThreshold above it the rate counts as a leak: L_C and slow creep (mL/min)
+   * @param leakThreshold above it the rate counts as a leak: 2.7 u0; before version creep-5 L_C and
+   *     slow creep (mL/min)
    * @param endPressure gauge pressure at the end of the window (kPa)
    * @param meanPressure mean gauge pressure of the window (kPa)
    * @param compliance total compliance at the start of the hold, C (mL/kPa)
@@ -103,6 +104,15 @@ public record PressureTestResult(
     public double upper() {
       return limits.upper(rate);
     }
+  }
+
+  /** Rates that differ by less of their uncertainty are the same (1) (our judgement, untested). */
+  private static final double SAME = 0.1;
+
+  /** Whether it says another verdict, or another rate, of the same test. */
+  public boolean saysOtherwiseThan(PressureTestResult other) {
+    double apart = rate.map(Rate::rate).orElse(0.0) - other.rate.map(Rate::rate).orElse(0.0);
+    return verdict != other.verdict || Math.abs(apart) > SAME * rate.map(Rate::u).orElse(0.0);
   }
 
   /**

@@ -1,5 +1,6 @@
 package gotera.pressure;
 
+import gotera.fitting.Weighed;
 import gotera.uncertainty.DecisionLimits;
 
 /**
@@ -19,17 +20,20 @@ record Scatter(double chiSquarePerFreedom, int freedom, double autocorrelation, 
   /** Two-sided 1 % point of the normal distribution, for the runs. */
   private static final double RUNS_LIMIT = -2.58;
 
-  static Scatter of(double[][] columns, double[] coefficients, double[] observed, double[] sd) {
+  static Scatter of(double[][] columns, double[] coefficients, double[] observed, Weighed weighed) {
     int n = observed.length;
-    double[] r = new double[n];
-    double square = 0;
+    double[] residuals = new double[n];
     for (int i = 0; i < n; i++) {
       double fitted = 0;
       for (int j = 0; j < columns.length; j++) {
         fitted += columns[j][i] * coefficients[j];
       }
-      r[i] = (observed[i] - fitted) / sd[i];
-      square += r[i] * r[i];
+      residuals[i] = observed[i] - fitted;
+    }
+    double[] r = weighed.left(residuals);
+    double square = 0;
+    for (double x : r) {
+      square += x * x;
     }
     int freedom = Math.max(0, n - PARAMETERS);
     if (freedom == 0) {

@@ -2,7 +2,6 @@ package gotera.pressure;
 
 import gotera.coolant.CoolantMixture;
 import gotera.coolant.Expansion;
-import gotera.fitting.Information;
 import gotera.pressure.compliance.AirAndHoses;
 import gotera.pressure.compliance.LostVolume;
 import gotera.pressure.trace.Gauge;
@@ -20,11 +19,6 @@ import java.util.OptionalDouble;
  * What a hold could prove before it is made: its detection limit from gauge, interval, compliance
  * and temperature, with settling in the model. The slope alone would be far too optimistic.
  *
- * <p>At each of three time constants of settling the information of the readings about (offset,
- * rate, settling, ln τ), with the priors on settling and τ added, gives the variance of the rate;
- * the three are averaged as Gauss and Hermite would (M. Abramowitz, I. A. Stegun, Handbook of
- * Mathematical Functions, table 25.10, for three points).
- *
  * @param gauge the gauge
  * @param intervalMinutes time between readings (min), positive
  * @param system what air and hoses give
@@ -34,6 +28,8 @@ import java.util.OptionalDouble;
  * @param drift Ṫ (K/min) expected
  * @param driftU its standard uncertainty without what a thermometer's log adds (K/min)
  * @param thermometer a thermometer read with the gauge, if its log is to be reckoned with
+ * @param pressedMinutes how long it is pressed before it is pumped up again for the hold (min);
+ *     none for a first hold
  */
 public record TestPlan(
     Gauge gauge,
@@ -44,10 +40,8 @@ public record TestPlan(
     double thermalSensitivity,
     double drift,
     double driftU,
-    Optional<Thermometer> thermometer) {
-  private static final double[] POINTS = {-Math.sqrt(3), 0, Math.sqrt(3)};
-  private static final double[] WEIGHTS = {1.0 / 6, 2.0 / 3, 1.0 / 6};
-
+    Optional<Thermometer> thermometer,
+    double pressedMinutes) {
   /**
    * Pumped-in air is still warmer when the valve is shut: 1.5 of 293 K (our judgement, untested).
    */
@@ -71,6 +65,35 @@ public record TestPlan(
   /** Longest hold that is planned (min): beyond it a vehicle is not left (our judgement). */
   public static final int LONGEST = 120;
 
+  /** A first hold. */
+  public TestPlan(
+      Gauge gauge,
+      double intervalMinutes,
+      AirAndHoses system,
+      AbsolutePressure dry,
+      double pressureStep,
+      double thermalSensitivity,
+      double drift,
+      double driftU,
+      Optional<Thermometer> thermometer) {
+    this(
+        gauge,
+        intervalMinutes,
+        system,
+        dry,
+        pressureStep,
+        thermalSensitivity,
+        drift,
+        driftU,
+        thermometer,
+        0);
+  }
+
+  /** The same after it was pressed for so long (min) and pumped up again. */
+  public TestPlan pressed(double minutes) {
+    return otherwise(gauge, system, thermalSensitivity, driftU, minutes);
+  }
+
   /** Refuses a plan without readings or pressure. */
   public TestPlan {
     if (!(intervalMinutes > 0) || !(pressureStep > 0)) {
@@ -81,28 +104,7 @@ public record TestPlan(
 
   /** Standard uncertainty of the fit alone after so many minutes (mL/min). */
   double fitU(double minutes) {
-    int readings = (int) Math.floor(minutes / intervalMinutes + 1e-9) + 1;
-    double c = system.total(dry);
-    double scale =
-        RateEstimator.settlingScale(system.hose(), system.trappedAir().millilitres(), pressureStep);
-    double typical = scale * Math.sqrt(2 / Math.PI);
-    double settlingPrior = 1 / (scale * scale * (1 - 2 / Math.PI));
-    double timePrior = 1 / (RateEstimator.LOG_TAU_SD * RateEstimator.LOG_TAU_SD);
-    double variance = 0;
-    for (int k = 0; k < POINTS.length; k++) {
-      double tau = Math.exp(RateEstimator.LOG_TAU + RateEstimator.LOG_TAU_SD * POINTS[k]) / 60;
-      double[][] rows = new double[readings][];
-      for (int i = 0; i < readings; i++) {
-        double t = i * intervalMinutes;
-        double decay = Math.exp(-t / tau);
-        rows[i] = new double[] {c, -t, -(1 - decay), typical * (t / tau) * decay};
-      }
-      variance +=
-          WEIGHTS[k]
-              * Information.variance(
-                  rows, c * gauge.noise(), new double[] {0, 0, settlingPrior, timePrior}, 1);
-    }
-    return Math.sqrt(variance);
+    return new PlannedFit(this).u(minutes);
   }
 
   /** Standard uncertainty of the drift once the thermometer was read so often (K/min). */
@@ -154,36 +156,32 @@ public record TestPlan(
 
   /** The same plan with another amount of trapped air. */
   TestPlan with(AirAndHoses other, double sensitivity) {
-    return new TestPlan(
-        gauge, intervalMinutes, other, dry, pressureStep, sensitivity, drift, driftU, thermometer);
+    return otherwise(gauge, other, sensitivity, driftU, pressedMinutes);
   }
 
   /** The same plan with another gauge. */
   TestPlan with(Gauge other) {
-    return new TestPlan(
-        other,
-        intervalMinutes,
-        system,
-        dry,
-        pressureStep,
-        thermalSensitivity,
-        drift,
-        driftU,
-        thermometer);
+    return otherwise(other, system, thermalSensitivity, driftU, pressedMinutes);
   }
 
   /** The same plan with the drift known otherwise. */
   TestPlan withDriftU(double other) {
+    return otherwise(gauge, system, thermalSensitivity, other, pressedMinutes);
+  }
+
+  private TestPlan otherwise(
+      Gauge read, AirAndHoses gives, double sensitivity, double u, double pressed) {
     return new TestPlan(
-        gauge,
+        read,
         intervalMinutes,
-        system,
+        gives,
         dry,
         pressureStep,
-        thermalSensitivity,
+        sensitivity,
         drift,
-        other,
-        thermometer);
+        u,
+        thermometer,
+        pressed);
   }
 
   /**
@@ -238,8 +236,15 @@ public record TestPlan(
   public double pressureLeft(double minutes) {
     double settles =
         Math.sqrt(2 / Math.PI)
-            * RateEstimator.settlingScale(
-                system.hose(), system.trappedAir().millilitres(), pressureStep);
+            * Settling.scale(system.hose(), system.trappedAir().millilitres(), pressureStep);
+    SlowCreep creep = SlowCreep.of(-60 * pressedMinutes, pressureStep);
+    for (SlowCreep.Shape shape : SlowCreep.Shape.values()) {
+      settles +=
+          shape.prior()
+              * Math.sqrt(2 / Math.PI)
+              * shape.scale(system.hose(), pressureStep)
+              * (creep.at(shape, 60 * minutes) - creep.at(shape, 0));
+    }
     double cooled = Math.max(0, -drift) * thermalSensitivity * minutes;
     double pumpedIn = system.trappedAir().millilitres() * PUMPED_IN_WARMER;
     return 1 - (settles + cooled + pumpedIn) / system.total(dry) / pressureStep;

@@ -40,6 +40,12 @@ public record ToGo(OptionalDouble minutes, double detection) {
     }
     // a valve that is said to be shut after the last reading has held nothing yet
     double minutes = Math.max(0, (trace.seconds(trace.size() - 1) - shut) / 60);
+    double pressed =
+        result
+            .window()
+            .map(w -> trace.between(w.from(), w.to()))
+            .map(HoldParts.before(trace, conditions)::pressedMinutes)
+            .orElse(0.0);
     TestPlan plan =
         new TestPlan(
             conditions.gauge(),
@@ -50,7 +56,8 @@ public record ToGo(OptionalDouble minutes, double detection) {
             rate.thermalSensitivity(),
             rate.drift(),
             rate.driftU(),
-            Optional.empty());
+            Optional.empty(),
+            pressed);
     OptionalDouble whole = plan.shortest(conditions.acceptance().limit());
     DecisionLimits now = rate.limits();
     return Optional.of(

@@ -56,25 +56,41 @@ public record StandInVehicle(
   /**
    * What a vehicle and its instruments may do otherwise than the estimator has it.
    *
-   * @param slowCreep compliance that creeps slowly, beside the other (mL/kPa)
-   * @param slowSeconds its time constant (s)
-   * @param stiffening by what share hoses give less at 150 kPa than at rest (1)
-   * @param probeLag time constant with which the probe follows the coolant (s), zero: at once
-   * @param probeShare share of the coolant's drift that reaches the probe (1)
+   * @param rubber its hoses
+   * @param probe its thermometer's probe
+   * @param air the air pumped into it
    * @param bendsIn time constant with which the drift dies away (min), infinite: it does not
    * @param hysteresis play of the gauge: how much more it shows while the pressure falls (kPa)
    */
   public record Otherwise(
-      double slowCreep,
-      double slowSeconds,
-      double stiffening,
-      double probeLag,
-      double probeShare,
-      double bendsIn,
-      double hysteresis) {
+      Rubber rubber, Probe probe, PumpedIn air, double bendsIn, double hysteresis) {
     /** Nothing. */
     public static final Otherwise NOTHING =
-        new Otherwise(0, 1, 0, 0, 1, Double.POSITIVE_INFINITY, 0);
+        new Otherwise(Rubber.USUAL, Probe.TRUE, PumpedIn.USUAL, Double.POSITIVE_INFINITY, 0);
+  }
+
+  /**
+   * Hoses that do more than give at once and creep with one time constant.
+   *
+   * @param slowCreep compliance that creeps slowly, beside the other (mL/kPa)
+   * @param slowSeconds its time constant (s)
+   * @param perDecade share of what gives at once that is added in every decade of time, from a
+   *     second to a day: rubber creeps about in the logarithm of time (1)
+   * @param stiffening by what share hoses give less at 150 kPa than at rest (1)
+   */
+  public record Rubber(double slowCreep, double slowSeconds, double perDecade, double stiffening) {
+    /** None of it. */
+    public static final Rubber USUAL = new Rubber(0, 1, 0, 0);
+
+    /** Time constants of what creeps in the logarithm of time: two in every decade (s). */
+    static final double[] SPECTRUM = {
+      1, 3.2, 10, 32, 100, 320, 1000, 3200, 10_000, 32_000, 100_000
+    };
+
+    /** Compliance that one of the {@link #SPECTRUM} creeps by (mL/kPa). */
+    double each(double atOnce) {
+      return atOnce * perDecade / 2;
+    }
 
     /** Compliance of hoses that give this much at rest, at a gauge pressure (mL/kPa). */
     public double hose(double atRest, double gauge) {
@@ -84,6 +100,29 @@ public record StandInVehicle(
     double volume(double atRest, double gauge) {
       return atRest * gauge * (1 - stiffening * gauge / (2 * STIFF_AT));
     }
+  }
+
+  /**
+   * A probe that is not the coolant.
+   *
+   * @param lag time constant with which it follows the coolant (s), zero: at once
+   * @param share share of the coolant's drift that reaches it (1)
+   */
+  public record Probe(double lag, double share) {
+    /** It shows the coolant. */
+    public static final Probe TRUE = new Probe(0, 1);
+  }
+
+  /**
+   * Air that is pumped in.
+   *
+   * @param warmer how much warmer it gets with each kilopascal (K/kPa)
+   * @param most it gets no warmer than that (K)
+   * @param coolsIn time constant of its cooling (s)
+   */
+  public record PumpedIn(double warmer, double most, double coolsIn) {
+    /** A hand pump's. */
+    public static final PumpedIn USUAL = new PumpedIn(0.05, 8, AIR_COOLS);
   }
 
   /**

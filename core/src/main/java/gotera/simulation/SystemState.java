@@ -2,17 +2,23 @@ package gotera.simulation;
 
 import gotera.simulation.StandInVehicle.Leak;
 import gotera.simulation.StandInVehicle.Otherwise;
+import gotera.simulation.StandInVehicle.Rubber;
 import gotera.simulation.StandInVehicle.SystemUnderTest;
 import java.util.List;
 
 /** The system of a stand-in vehicle at one moment. */
 final class SystemState {
+  /** A pressure that moves less is found (kPa). */
+  private static final double SETTLED = 1e-10;
+
   double gauge;
   double gas;
   double gasExcess; // K
   double liquidCelsius;
   double crept;
   double creptSlowly;
+  double creptInDecades;
+  final double[] decades = new double[Rubber.SPECTRUM.length];
   double probeCelsius;
   double seconds;
   double lost;
@@ -34,7 +40,7 @@ final class SystemState {
    * does.
    */
   void pumpTo(double target, SystemUnderTest system) {
-    gasExcess = Math.min(8, gasExcess + 0.05 * Math.max(0, target - gauge));
+    warmed(target - gauge);
     gauge = target;
     gas = room(system, target);
     moles = (target + StandInVehicle.ATMOSPHERE - vapour(system)) * gas / gasKelvin();
@@ -49,8 +55,23 @@ final class SystemState {
     double before = gauge;
     moles += StandInVehicle.ATMOSPHERE * millilitres / (liquidCelsius + 273.15);
     settle(system);
-    gasExcess = Math.min(8, gasExcess + 0.05 * Math.max(0, gauge - before));
+    warmed(gauge - before);
     settle(system);
+  }
+
+  /** Each part creeps towards its share. */
+  private void creepInDecades(double share) {
+    creptInDecades = 0;
+    for (int i = 0; i < decades.length; i++) {
+      decades[i] += (share - decades[i]) * StandInVehicle.STEP / Rubber.SPECTRUM[i];
+      creptInDecades += decades[i];
+    }
+  }
+
+  /** By pumping the air gets warmer. */
+  private void warmed(double by) {
+    gasExcess =
+        Math.min(otherwise.air().most(), gasExcess + otherwise.air().warmer() * Math.max(0, by));
   }
 
   void advance(SystemUnderTest system, List<Leak> leaks, double drift) {
@@ -58,19 +79,21 @@ final class SystemState {
       lost += leak.at(gauge) * StandInVehicle.STEP / 60;
     }
     crept += (system.hoseCreeping() * gauge - crept) * StandInVehicle.STEP / system.creepSeconds();
-    gasExcess -= gasExcess * StandInVehicle.STEP / StandInVehicle.AIR_COOLS;
+    gasExcess -= gasExcess * StandInVehicle.STEP / otherwise.air().coolsIn();
+    Rubber rubber = otherwise.rubber();
     creptSlowly +=
-        (otherwise.slowCreep() * gauge - creptSlowly)
-            * StandInVehicle.STEP
-            / otherwise.slowSeconds();
+        (rubber.slowCreep() * gauge - creptSlowly) * StandInVehicle.STEP / rubber.slowSeconds();
+    if (rubber.perDecade() > 0) {
+      creepInDecades(rubber.each(system.hoseAtOnce()) * gauge);
+    }
     seconds += StandInVehicle.STEP;
     liquidCelsius +=
         drift * Math.exp(-seconds / 60 / otherwise.bendsIn()) * StandInVehicle.STEP / 60;
-    double reached = startCelsius + otherwise.probeShare() * (liquidCelsius - startCelsius);
+    double reached = startCelsius + otherwise.probe().share() * (liquidCelsius - startCelsius);
     probeCelsius +=
         (reached - probeCelsius)
             * Math.min(
-                1, StandInVehicle.STEP / Math.max(StandInVehicle.STEP, otherwise.probeLag()));
+                1, StandInVehicle.STEP / Math.max(StandInVehicle.STEP, otherwise.probe().lag()));
     settle(system);
   }
 
@@ -83,10 +106,15 @@ final class SystemState {
     double b = a + h * dry;
     double c = a * dry - moles * gasKelvin();
     gauge = h == 0 ? -c / a : (-b + Math.sqrt(b * b - 4 * h * c)) / (2 * h);
-    for (int i = 0; otherwise.stiffening() > 0 && i < 20; i++) {
+    for (int i = 0; otherwise.rubber().stiffening() > 0 && i < 20; i++) {
       // with hoses that stiffen the same equation is of third order: Newton from the second
       double excess = (gauge + dry) * room(system, gauge) - moles * gasKelvin();
-      gauge -= excess / (room(system, gauge) + (gauge + dry) * otherwise.hose(h, gauge));
+      double moved =
+          excess / (room(system, gauge) + (gauge + dry) * otherwise.rubber().hose(h, gauge));
+      gauge -= moved;
+      if (Math.abs(moved) < SETTLED) {
+        break;
+      }
     }
     gas = room(system, gauge);
   }
@@ -94,9 +122,10 @@ final class SystemState {
   /** Room for gas at a gauge pressure (mL). */
   private double room(SystemUnderTest system, double p) {
     return system.freeAir()
-        + otherwise.volume(system.hoseAtOnce(), p)
+        + otherwise.rubber().volume(system.hoseAtOnce(), p)
         + crept
         + creptSlowly
+        + creptInDecades
         + lost
         - system.expansion() * system.liquid() * (liquidCelsius - startCelsius);
   }

@@ -20,6 +20,8 @@ public record Contribution(Source source, double u) {
   public enum Source implements Worded {
     /** Scatter of the readings around the fitted curve, settling included. */
     FIT,
+    /** Hoses creep on slowly, and nobody knows how much. */
+    CREEP,
     /** How well the drift of the temperature is known. */
     TEMPERATURE,
     /** How well the coolant's expansion is known. */

@@ -18,10 +18,14 @@ import org.junit.jupiter.api.Test;
 class DeciderTests {
   private static final double PSI = 6.894757;
 
-  /** Sixteen psi falling to fourteen in ten minutes, read on a coarse needle. */
+  /** Sixteen psi falling to twelve and a half in ten minutes, read on a coarse needle. */
   private static PressureTest slowLeak(Soak soak) {
     Trace trace =
-        Trace.builder().reading(0, 16 * PSI).reading(300, 15 * PSI).reading(600, 14 * PSI).build();
+        Trace.builder()
+            .reading(0, 16 * PSI)
+            .reading(300, 14.2 * PSI)
+            .reading(600, 12.5 * PSI)
+            .build();
     return new PressureTest(
         trace,
         Holds.of(

@@ -63,7 +63,10 @@ class PosteriorReferenceTests {
             });
     RateEstimate estimate =
         RateEstimator.estimate(
-            trace, conditions, new TemperatureTrack(0, new double[] {20}, 0, 0, false, 20));
+            trace,
+            conditions,
+            new TemperatureTrack(0, new double[] {20}, 0, 0, false, 20),
+            SlowCreep.of(0, trace.gauge(0)));
     double mean = number(parts[5]);
     double sd = number(parts[6]);
     Close.to(parts[0] + ": mean (mL/min)", estimate.rate(), mean, 0.02 * sd);

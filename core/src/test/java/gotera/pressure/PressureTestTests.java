@@ -285,7 +285,8 @@ class PressureTestTests {
     Trace trace = Trace.builder().reading(20, 110, 18).reading(620, 104, 18).build();
     PressureTestResult.Rate rate =
         new PressureTest(trace, Holds.conditions(150, 1)).analyse().rate().orElseThrow();
-    assertThat(rate.rate()).isBetween(0.2, 0.7);
+    // how much of the fall settled and crept nobody knows
+    assertThat(rate.rate()).isBetween(0.1, 0.7);
     assertThat(rate.u()).isGreaterThan(0.05);
   }
 

@@ -46,6 +46,7 @@ class RemedyTests {
     for (Remedy remedy : Remedy.of(test, result)) {
       switch (remedy.kind()) {
         case MINUTES -> assertThat(remedy.figure()).isGreaterThan(5);
+        case AGAIN -> assertThat(remedy.figure()).isPositive();
         case AIR -> assertThat(remedy.figure()).isLessThan(150);
         case GAUGE -> assertThat(remedy.figure()).isLessThan(0.1);
         case TEMPERATURE ->

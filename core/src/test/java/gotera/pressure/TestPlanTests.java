@@ -130,4 +130,34 @@ class TestPlanTests {
                     Optional.empty()))
         .isInstanceOf(IllegalArgumentException.class);
   }
+
+  /** Pressed before, hoses creep less: no short hold is worse for it, and none falls further. */
+  @Test
+  void pressingBeforeHarmsNoShortHold() {
+    TestPlan plan = plan(150, 0.1, 0.005);
+    for (double minutes = 3; minutes < 16; minutes += 4) {
+      double first = plan.after(minutes).detection();
+      double again = plan.pressed(20).after(minutes).detection();
+      assertThat(again).isLessThanOrEqualTo(first * 1.001);
+      assertThat(plan.pressed(20).pressureLeft(minutes))
+          .isGreaterThanOrEqualTo(plan.pressureLeft(minutes));
+    }
+  }
+
+  @Test
+  void pressingFirstIsOnlySaidWhereItIsShorterOrThePressureWouldFall() {
+    for (double limit : new double[] {0.05, 0.1, 0.3, 1}) {
+      TestPlan plan = plan(150, 0.1, 0.002);
+      PressedFirst.of(plan, limit)
+          .ifPresent(
+              a -> {
+                OptionalDouble once = plan.shortest(limit);
+                boolean falls =
+                    once.isEmpty()
+                        || plan.pressureLeft(once.getAsDouble()) < TestPlan.PRESSURE_LEFT;
+                assertThat(falls || a.all() < once.getAsDouble()).isTrue();
+                assertThat(plan.pressed(a.pressed()).enough(a.held(), limit)).isTrue();
+              });
+    }
+  }
 }

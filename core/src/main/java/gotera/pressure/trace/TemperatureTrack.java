@@ -14,6 +14,7 @@ import java.util.Optional;
  * @param uncertainty its standard uncertainty (K/min)
  * @param measured whether it comes from a thermometer
  * @param highest highest temperature, read or assumed (°C)
+ * @param unseen what of the coolant's temperature the track does not show
  */
 public record TemperatureTrack(
     double origin,
@@ -21,7 +22,37 @@ public record TemperatureTrack(
     double drift,
     double uncertainty,
     boolean measured,
-    double highest) {
+    double highest,
+    Unseen unseen) {
+  /**
+   * What of the coolant's temperature a track does not show, beside a drift that is another: each
+   * moves it without a sign that is known.
+   *
+   * @param bend standard deviation of the bend that is not in it (K/min²)
+   * @param behind how far the probe may fall behind at first (K)
+   */
+  public record Unseen(double bend, double behind) {
+    /** Nothing. */
+    public static final Unseen NOTHING = new Unseen(0, 0);
+  }
+
+  /** A track that shows everything but its drift's uncertainty. */
+  public TemperatureTrack(
+      double origin,
+      double[] coefficients,
+      double drift,
+      double uncertainty,
+      boolean measured,
+      double highest) {
+    this(origin, coefficients, drift, uncertainty, measured, highest, Unseen.NOTHING);
+  }
+
+  /** A drift dies away within such a time (min) (our judgement, untested). */
+  private static final double BENDS_WITHIN = 20;
+
+  /** A probe follows what it sits on with such a time constant (min) (our judgement, untested). */
+  public static final double LAGS = 1.5;
+
   /** One probe does not know eight litres: 0.3 of the drift (our judgement, untested). */
   public static final double PROBE_SHARE = 0.3;
 
@@ -76,28 +107,26 @@ public record TemperatureTrack(
           soak.drift(),
           soak.uncertainty(),
           false,
-          Math.max(highest, level));
+          Math.max(highest, level),
+          new Unseen(soak.uncertainty() / (2 * Soak.TIME_CONSTANT), 0));
     }
     return fitted(origin, length, minutes, celsius, thermometer.get(), highest);
   }
 
-  /** A constant, a line or a parabola, as many readings allow. */
-  private static LeastSquares best(
-      LeastSquares line, int readings, double[] times, double[] means, double noise) {
-    LeastSquares best = line;
-    if (readings >= 4) {
-      LeastSquares level = LeastSquares.polynomial(times, means, noise, 0);
-      if (cost(level) < cost(line)) {
-        best = level;
-      }
-    }
-    if (readings >= 6) {
-      LeastSquares parabola = LeastSquares.polynomial(times, means, noise, 2);
-      if (cost(parabola) < cost(best)) {
-        best = parabola;
-      }
-    }
-    return best;
+  /**
+   * What the track of a hold that is planned will not show.
+   *
+   * @param drift drift that is expected (K/min)
+   * @param minutes length of the hold (min), positive
+   * @param readings how often it is read
+   */
+  public static Unseen unseen(double drift, Thermometer thermometer, double minutes, int readings) {
+    double line = thermometer.noise() * Math.sqrt(12.0 / readings) / minutes;
+    double slope = Math.hypot(drift, line);
+    double likely = slope / (2 * BENDS_WITHIN);
+    // the bend of a parabola through evenly spaced readings (K/min²)
+    double told = thermometer.noise() * Math.sqrt(180.0 / readings) / (minutes * minutes);
+    return new Unseen(1 / Math.hypot(1 / likely, 1 / told), LAGS * slope);
   }
 
   private static TemperatureTrack fitted(
@@ -114,7 +143,16 @@ public record TemperatureTrack(
     double[] times = averaged(minutes, blocks);
     double[] means = averaged(celsius, blocks);
     LeastSquares line = LeastSquares.polynomial(times, means, noise, 1);
-    double[] c = best(line, n, times, means, noise).coefficients();
+    // what a drift may bend by, and what the readings say of it
+    double bend = Math.hypot(line.coefficients()[1], line.sd(1)) / (2 * BENDS_WITHIN);
+    LeastSquares best =
+        n < 4 ? line : cheaper(LeastSquares.polynomial(times, means, noise, 0), line);
+    if (n >= 6) {
+      LeastSquares parabola = LeastSquares.polynomial(times, means, noise, 2);
+      bend = 1 / Math.hypot(1 / bend, 1 / parabola.sd(2));
+      best = cheaper(parabola, best);
+    }
+    double[] c = best.coefficients();
     double slope = c.length < 2 ? 0 : c.length < 3 ? c[1] : c[1] + c[2] * length;
     double span = minutes[n - 1] - minutes[0];
     // the steps of the display do not average away, as for the gauge
@@ -122,7 +160,13 @@ public record TemperatureTrack(
     double log = Math.hypot(line.sd(1), steps);
     double probe = PROBE_SHARE * slope;
     return new TemperatureTrack(
-        origin, c, slope, Math.sqrt(log * log + probe * probe + FLOOR * FLOOR), true, highest);
+        origin,
+        c,
+        slope,
+        Math.sqrt(log * log + probe * probe + FLOOR * FLOOR),
+        true,
+        highest,
+        new Unseen(bend, LAGS * Math.hypot(slope, log)));
   }
 
   private static double[] averaged(double[] values, int blocks) {
@@ -135,6 +179,10 @@ public record TemperatureTrack(
       }
     }
     return means;
+  }
+
+  private static LeastSquares cheaper(LeastSquares one, LeastSquares other) {
+    return cost(one) < cost(other) ? one : other;
   }
 
   private static double cost(LeastSquares fit) {

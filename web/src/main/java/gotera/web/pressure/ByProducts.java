@@ -7,6 +7,7 @@ import gotera.pressure.PressureTest;
 import gotera.pressure.PressureTestResult;
 import gotera.pressure.Remedy;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.stereotype.Component;
 
 /**
@@ -16,6 +17,8 @@ import org.springframework.stereotype.Component;
 @Component
 public class ByProducts {
   private final Cache<PressureTestResult, Both> kept = Caffeine.newBuilder().weakKeys().build();
+  private final Cache<PressureTestResult, PressureTestResult> present =
+      Caffeine.newBuilder().weakKeys().build();
 
   ByProducts() {}
 
@@ -44,6 +47,20 @@ public class ByProducts {
   /** What would have proven it; nothing while somebody pumps. */
   public List<Remedy> remedies(PressureTestView test) {
     return both(test).remedies();
+  }
+
+  /**
+   * What this version of the computation says of a finished test whose verdict an earlier one gave;
+   * empty where it says the same verdict and about the same rate.
+   */
+  public Optional<PressureTestResult> present(PressureTestView test) {
+    if (test.finishedAt().isEmpty() || test.result().estimator().equals(PressureTest.VERSION)) {
+      return Optional.empty();
+    }
+    PressureTestResult now =
+        present.get(
+            test.result(), r -> new PressureTest(test.trace(), test.conditions()).analyse());
+    return Optional.of(now).filter(n -> n.saysOtherwiseThan(test.result()));
   }
 
   private Both both(PressureTestView test) {

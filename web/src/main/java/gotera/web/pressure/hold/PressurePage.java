@@ -34,6 +34,8 @@ import java.util.Optional;
  * @param limit the limit of the test
  * @param deciders answers that would decide it
  * @param remedies what by itself would settle a test that proved nothing
+ * @param otherwise what this version of the computation would say where an earlier one said
+ *     something else
  * @param beside what else the rate means: hot, in coolant, against the complaint
  * @param assumed what was assumed
  * @param reTest whether this is the test after a repair
@@ -65,6 +67,7 @@ record PressurePage(
     String limit,
     List<DeciderShown> deciders,
     List<String> remedies,
+    String otherwise,
     List<Origin> beside,
     List<String> assumed,
     boolean reTest) {

@@ -93,6 +93,7 @@ public class PressurePages {
         limit(test, figures),
         undecided.deciders(test, figures),
         undecided.remedies(test, figures),
+        undecided.otherwise(test, figures).orElse(""),
         beside.of(test, figures),
         test.assumed().stream().map(m -> words.say("assumed." + m.member())).toList(),
         test.phase() == Phase.RE_TEST);

@@ -8,6 +8,7 @@ import gotera.web.pressure.PressureTestView;
 import gotera.web.pressure.VerdictWords;
 import gotera.web.words.Words;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.stereotype.Component;
 
 /** What would decide a test that is not decided, in words. */
@@ -48,6 +49,25 @@ class Undecided {
         tap ? Decider.Answer.OVERNIGHT.word() : "");
   }
 
+  /** What this version of the computation would say, where an earlier one said otherwise. */
+  Optional<String> otherwise(PressureTestView test, Figures figures) {
+    return byProducts
+        .present(test)
+        .map(
+            now ->
+                words.say(
+                    "pressure.earlier-version",
+                    test.result().estimator(),
+                    now.estimator(),
+                    verdicts
+                        .say(
+                            now,
+                            test.conditions().rated().kilopascals(),
+                            test.conditions().acceptance().limit(),
+                            figures)
+                        .headline()));
+  }
+
   /** What would have proven it. */
   List<String> remedies(PressureTestView test, Figures figures) {
     return byProducts.remedies(test).stream()
@@ -56,7 +76,7 @@ class Undecided {
                 words.say(
                     "remedy." + r.kind().word(),
                     switch (r.kind()) {
-                      case MINUTES -> Figures.plain(Math.ceil(r.figure()));
+                      case MINUTES, AGAIN -> Figures.plain(Math.ceil(r.figure()));
                       case AIR -> figures.volume(r.figure());
                       case GAUGE -> figures.step(r.figure());
                       case TEMPERATURE -> Figures.twoDigits(DecisionLimits.halfWidth(r.figure()));

@@ -2,6 +2,7 @@ package gotera.web.pressure.plan;
 
 import gotera.drawing.Plan;
 import gotera.drawing.PlanDrawing;
+import gotera.pressure.PressedFirst;
 import gotera.pressure.TestPlan;
 import gotera.pressure.setup.KeptCompliance;
 import gotera.pressure.setup.Usual;
@@ -262,6 +263,9 @@ class PlanController {
     } else {
       sentences.add(words.say("plan.gauge-or-air"));
     }
+    PressedFirst.of(plan, limit)
+        .map(a -> words.say("plan.again", Figures.plain(a.pressed()), Figures.plain(a.held())))
+        .ifPresent(sentences::add);
     if (plan.wantsMeasuredAir()) {
       sentences.add(words.say("plan.measure"));
     }
