@@ -68,7 +68,7 @@ final class CoveragePicture {
         text(
             "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 %.0f %.0f\" role=\"img\""
                 + " aria-label=\"Share of truths in each tenth of what was said of them\""
-                + " font-family=\"sans-serif\" font-size=\"13\">%n"
+                + " font-family=\"sans-serif\" font-size=\"12\">%n"
                 + "<rect width=\"%.0f\" height=\"%.0f\" fill=\"#fff\"/>%n",
             width, height, width, height));
     for (int w = 0; w < ways.size(); w++) {

@@ -9,7 +9,7 @@ enum Way {
   TEN("10 min"),
   LONG("15 to 30 min"),
   /** Pressed, pumped up again, held. */
-  AGAIN("15 to 30 min, pressed for 15 to 30 before");
+  AGAIN("15 to 30 min, pressed before");
 
   final String words;
 
