@@ -332,6 +332,10 @@ public final class Case {
     for (Looked look : counting(Looked.class)) {
       Optional<Sight> dried = look.fresh() ? Optional.of(look.saw()) : Optional.empty();
       Same same = new Same(look.place(), look.state(), dried);
+      if (look.saw() == Sight.RUNS) {
+        // now it is seen to leave: that it was dry or only wet before, in this state, is past
+        looks.remove(new Same(look.place(), look.state(), Optional.empty()));
+      }
       if (look.saw() != Sight.CLEANED) {
         looks.remove(same);
         looks.put(same, look);

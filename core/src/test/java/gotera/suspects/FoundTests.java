@@ -128,6 +128,15 @@ class FoundTests {
           .containsExactly(LOWER);
     }
 
+    /** As a newer look replaces the older one of the same state. */
+    @Test
+    void isAsSureWhereItWasDryBefore() {
+      Looked dry = look(UPPER, LookState.PRESSED, Sight.DRY);
+      assertThat(of(dry, RUNS).posterior().marginal(UPPER))
+          .isCloseTo(of(RUNS).posterior().marginal(UPPER), within(1e-12));
+      assertThat(of(dry, RUNS).found()).containsExactly(UPPER);
+    }
+
     @Test
     void andIsDryLaterIsAContradiction() {
       List<Observation> both = List.of(RUNS, look(UPPER, LookState.PRESSED, Sight.DRY));
