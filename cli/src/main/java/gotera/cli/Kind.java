@@ -52,7 +52,6 @@ enum Kind {
     if (this == AS_MODELLED) {
       return Otherwise.NOTHING;
     }
-    // at once, each is of half its size as often as not
     double slow = has(TWO_CREEPS) ? chance.between(0.01, 0.05) * hose / 0.3 : 0;
     double slowSeconds = has(TWO_CREEPS) ? chance.logBetween(300, 1500) : 1;
     Rubber rubber =

@@ -50,7 +50,7 @@ record SimulatedTest(
   /** A leak of any size. */
   static final double OTHER_SIZE = -1;
 
-  /** Relative standard uncertainty of what a plug check says of the tester (1). */
+  /** Relative standard uncertainty of what a plug check says of the tester (1) (our judgement). */
   private static final double PLUG_U = 0.2;
 
   /** A hold that is watched (min). */

@@ -4,9 +4,10 @@ package gotera.fitting;
  * Answer to a linear problem of four coefficients of which the last two have priors: normal about
  * zero, or only its positive half.
  *
- * <p>Given the fourth, the other three are solved exactly, the third being cut at zero as {@link
- * LinearPosterior} does it; over the fourth it is summed, between the bounds outside of which
- * nothing is left, by Gauss and Legendre's rule (M. Abramowitz, I. A. Stegun, Handbook of
+ * <p>Given the fourth, the other three are solved exactly, the third being cut at zero (the moments
+ * of a truncated normal: N. L. Johnson, S. Kotz, N. Balakrishnan, Continuous Univariate
+ * Distributions, volume 1, 13.10.1); over the fourth it is summed, between the bounds outside of
+ * which nothing is left, by Gauss and Legendre's rule (M. Abramowitz, I. A. Stegun, Handbook of
  * Mathematical Functions, table 25.4, for twelve points). What every design shares, the inner
  * products of the columns, is made once by whoever asks.
  */

@@ -20,7 +20,10 @@ record SlowCreep(List<Step> steps, double height) {
    */
   private static final double PUMPED_IN = 20;
 
-  /** A step smaller than this share of the highest is the gauge's noise, or a leak (1). */
+  /**
+   * A step smaller than this share of the highest is the gauge's noise, or a leak (1) (our
+   * judgement, untested).
+   */
   private static final double STEP_SHARE = 0.03;
 
   /** Scale of the creep per decade, as a share of what hoses give (1) (our judgement, untested). */

@@ -15,7 +15,7 @@ class LinearPosteriorTests {
     double[][] columns = {{1, 1, 1, 1}, {0, 1, 2, 3}, {0, 0, 0, 0}};
     double[] y = {1, 3, 5, 7};
     double[] sd = {0.1, 0.1, 0.1, 0.1};
-    LinearPosterior posterior = LinearPosterior.of(new LinearProblem(columns, y, sd, 1, false));
+    LinearPosterior posterior = OneCut.of(new LinearProblem(columns, y, sd, 1, false));
     Close.to("intercept", posterior.mean()[0], 1, 1e-9);
     Close.to("slope", posterior.mean()[1], 2, 1e-9);
     // textbook variance of a slope: σ²/Σ(x − mean)² = 0.01/5
@@ -33,8 +33,8 @@ class LinearPosteriorTests {
       y[i] = 0.3 * columns[1][i] + 0.4 * columns[2][i] + 0.2 * random.nextGaussian();
     }
     double[] sd = {0.2, 0.2, 0.2, 0.2, 0.2};
-    LinearPosterior cut = LinearPosterior.of(new LinearProblem(columns, y, sd, 0.5, true));
-    LinearPosterior whole = LinearPosterior.of(new LinearProblem(columns, y, sd, 0.5, false));
+    LinearPosterior cut = OneCut.of(new LinearProblem(columns, y, sd, 0.5, true));
+    LinearPosterior whole = OneCut.of(new LinearProblem(columns, y, sd, 0.5, false));
     // sample the uncut normal of (slope, last) and keep the positive half
     double va = whole.covariance()[2][2];
     double k = whole.covariance()[1][2] / va;
@@ -76,7 +76,7 @@ class LinearPosteriorTests {
   void weightsOfAMixtureAddUpToOne() {
     double[][] columns = {{1, 1, 1}, {0, 1, 2}, {0, 1, 0}};
     LinearPosterior p =
-        LinearPosterior.of(
+        OneCut.of(
             new LinearProblem(columns, new double[] {0, 1, 2}, new double[] {1, 1, 1}, 1, true));
     Mixture mixture = Mixture.of(java.util.List.of(p, p, p), new double[] {0, -1, -800});
     Close.to("sum", Arrays.stream(mixture.weights()).sum(), 1, 1e-12);

@@ -84,7 +84,7 @@ class PositivePairTests {
           rest[j] = drawn.observed()[j] - b * drawn.columns()[3][j];
         }
         double[][] three = {drawn.columns()[0], drawn.columns()[1], drawn.columns()[2]};
-        parts[i] = LinearPosterior.of(new LinearProblem(three, rest, drawn.sd(), 2, true));
+        parts[i] = OneCut.of(new LinearProblem(three, rest, drawn.sd(), 2, true));
         logs[i] = parts[i].logEvidence() - 0.5 * b * b / (1.5 * 1.5);
         most = Math.max(most, logs[i]);
       }
